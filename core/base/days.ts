@@ -72,3 +72,9 @@ export const MONTHS = [
  */
 export const sayDay = (date: string): string =>
   `${Number(date.slice(8, 10))} ${MONTHS[Number(date.slice(5, 7)) - 1] ?? ''}`;
+
+/**
+ * A day of any year as it is said.
+ * @example sayMonthDay('11-06') // "6 November"
+ */
+export const sayMonthDay = (monthDay: string): string => sayDay(`2028-${monthDay}`);

@@ -134,7 +134,7 @@ function seasonCard(pen: Pen, o: BookletOptions, p: Preferences): void {
       : Number.isNaN(snowMm)
         ? ['What snow it carries is not judged. Brush it off early, from outside.']
         : []),
-    `Shut, a clear noon like ${noon.date.slice(5)} at ${formatAmount(noon.outsideC, 'temperature', p)} makes it ${formatAmount(o.air.riseShutC, 'warming', p)} warmer inside: open it when the sun is out.`,
+    `Shut, a clear noon like ${sayDay(noon.date)} at ${formatAmount(noon.outsideC, 'temperature', p)} makes it ${formatAmount(o.air.riseShutC, 'warming', p)} warmer inside: open it when the sun is out.`,
     'Open in the morning, shut two hours before sunset. On a wind warning shut it, latch it and weight it, or strip it.',
     ...seasonLines(o),
     'Once a month: look at screws, straps and tape; wash the cover; mend tears while they are small.',

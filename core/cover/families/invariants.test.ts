@@ -6,7 +6,7 @@ import { type Vec3, distance, faceArea } from '../../base/geometry';
 import { overlapMm, slabOf, solidOf } from '../../testing/solid';
 import type { BuildSite } from '../../site/buildSite';
 import type { Assembly } from '../assembly/types';
-import { hardwareOf, jointKind } from '../joints';
+import { KINDS, hardwareOf, jointKind } from '../joints';
 import { countOfJoint } from '../joints/kind';
 import { FAMILY_KEYS, familyOf } from '.';
 
@@ -108,6 +108,9 @@ const said = (a: Assembly): readonly (readonly [where: string, text: string])[] 
   ),
   ...a.remarks.map((text) => ['remark', text] as const),
 ];
+
+/** Kinds of joint as one counts none of them: what is not there is not spoken of. */
+const NONE = Object.values(KINDS).map(({ name }) => ` no ${name[1]}`);
 
 const everyTag = (a: Assembly): Set<string> =>
   new Set([...a.members, ...a.sheets, ...a.panels, ...a.blocks].map((p) => p.tag));
@@ -288,6 +291,16 @@ describe.each(FAMILY_KEYS)('%s', (key) => {
         ).map((fault) => fault.replace(/^bed \d, picks [\d ]+: /, '')),
       ),
     ]).toEqual([]);
+  });
+
+  test('no step counts what is not there', () => {
+    expect(
+      faults((a) =>
+        said(a).flatMap(([where, text]) =>
+          NONE.flatMap((none) => (` ${text}`.toLowerCase().includes(none) ? [`${where}: ${text}`] : [])),
+        ),
+      ),
+    ).toEqual([]);
   });
 
   test('every joint is made in one step, and joins pieces that are there', () => {

@@ -98,7 +98,7 @@ export function cutStage(members: readonly Member[]): Stage {
     view: 'side',
     pieces: members,
     work: [
-      'Cut bar by bar as the Saw shows, from the marks, longest first.',
+      'Cut bar by bar from the cut list, at its marks, the longest piece first.',
       'Write its tag on every piece as it comes off the saw.',
       boards.length > 0 && 'Square one end of each board before you hook the tape on it.',
     ],

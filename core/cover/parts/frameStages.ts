@@ -7,7 +7,7 @@ import { CORNERS, CORNER_NAMES } from '../../site/bed';
 import type { Survey } from '../../site/survey';
 import { amount, phrase } from '../../base/figure';
 import { CAUTIONS } from '../joints/cautions';
-import { type Saying, MINUTES, present, stage, tagList } from '../guide/stage';
+import { type Saying, MINUTES, present, stage, tagList, countKind, sayCount } from '../guide/stage';
 
 /** Marks both long rails side by side, and drills what the feet need. */
 export function markRailsStage(
@@ -176,18 +176,22 @@ export function setStage(
 /** Saws firm ends to the true curve from their template, and their vents. */
 export function plywoodStage(panels: readonly Panel[], how: readonly Saying[], joints: readonly Joint[]): Stage {
   const openings = panels.reduce((sum, p) => sum + p.openings.length, 0);
+  const louvres = countKind(joints, 'louvre');
   return stage({
     id: 'ends',
     title: panels[0]?.sheet.kind === 'plywood' ? 'Saw and fix the plywood ends' : 'Saw and fix the clear ends',
     view: 'end',
     pieces: panels,
     work: [
-      'Draw the curve from the offset table on the Paper, or stick the printed template on the board.',
+      'Draw the curve from the table of offsets, or stick the full-size template on the board.',
       'Saw outside the line, both clamped together, and round the edge with a rasp.',
       panels[0]?.sheet.kind === 'plywood'
         ? 'Paint or seal both faces and every edge before it goes on: bare plywood comes apart in two winters.'
         : 'Channels stand upright; tape their open ends.',
-      openings > 0 && 'Drill a hole in a corner of each vent and saw it out; keep the piece as its flap.',
+      openings > 0 &&
+        (louvres > 0
+          ? `Drill a hole in a corner of each vent, saw it out, and screw ${sayCount(louvres, 'louvre')} in.`
+          : 'Drill a hole in a corner of each vent and saw it out; hang the piece there as its flap.'),
       ...how,
     ],
     tools: ['jigsaw', 'blade bit', 'rasp'],

@@ -38,7 +38,7 @@ export function framedSheet(a: SheetChoice, ends: 'folded' | 'flap' | 'plywood',
     across: [
       { what: 'Over hoop and rails, edge to edge', mm: pathLength(c.line) },
       { what: 'Wrapped and fastened, both sides', mm: 2 * c.wrapMm },
-      { what: 'To pull by', mm: PULL_MM },
+      { what: 'Spare, to pull it tight', mm: PULL_MM },
     ],
     along: [
       { what: 'Frame length', mm: c.lengthMm },

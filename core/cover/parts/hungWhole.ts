@@ -1,4 +1,5 @@
 /** A whole cover hinged to its bed along a long side, so that it opens like a lid: hinges, handles, latches, chain stays and a prop. */
+import { amount, phrase } from '../../base/figure';
 import type { Vec3 } from '../../base/geometry';
 import { MM_PER_INCH } from '../../base/length';
 import { thicknessMm } from '../../catalog/sections';
@@ -12,7 +13,7 @@ import { CAUTIONS } from '../joints/cautions';
 import { evenly, joint } from '../joints';
 import { MINUTES, sayCount, sayCounts, countKind, stage } from '../guide/stage';
 import type { SetDown } from './frameStages';
-import { hingeCount } from '../joints/hingeCount';
+import { hingeCount, HINGE_FROM_END_MM } from '../joints/hingeCount';
 
 type Tagged = readonly { readonly tag: string }[];
 
@@ -96,7 +97,7 @@ export function hangWhole(
   const [hingeY, frontY] = far ? [p.y1, p.y0] : [p.y0, p.y1];
   const front = far ? p.along.near : p.along.far;
   const many = length > LONG_MM ? 2 : 1;
-  const along = (y: number, count: number, inset = 100): readonly Vec3[] =>
+  const along = (y: number, count: number, inset = HINGE_FROM_END_MM): readonly Vec3[] =>
     evenly([p.x0 + inset, y, p.z0], [p.x1 - inset, y, p.z0], count);
   const section = stock(site, PROP);
   const long = Math.min(PROP_MM[1], Math.max(PROP_MM[0], width * PROP_OF_WIDTH), length - 100);
@@ -160,7 +161,7 @@ export function hangWhole(
       work: [
         ...before.work,
         'Two people: set it on the bed, flush all round.',
-        `Screw ${sayCount(countKind(joints, 'hinge'), 'hinge')} along the ${a.hinges} side, the outer two a hand from the ends. Rust-proof ones: they stay out all year.`,
+        phrase`Screw ${sayCount(countKind(joints, 'hinge'), 'hinge')} along the ${a.hinges} side, the outer two ${amount(HINGE_FROM_END_MM, 'length')} from the ends. Rust-proof ones: they stay out all year.`,
         `In front ${sayCounts(joints, 'handle', 'latch')}${stayed > 0 ? `; ${sayCounts(joints, 'stay')} from the ends to the bed, so that it stops a little past upright` : ''}.`,
         `Saw a notch across both ends of ${prop.tag}: one sits on the wall, the other under the front, and it stands half open.`,
       ],

@@ -84,7 +84,7 @@ function hangStage(lids: Lids, place: Saying): Stage {
     work: hung
       ? [
           place,
-          `${sayCount(count('hinge'), 'hinge')} along the ${called.upper}, the outer ones a hand from each ${called.one}’s ends.`,
+          `${sayCount(count('hinge'), 'hinge')} along the ${called.upper}, the outer ones a tenth of its length from each ${called.one}’s ends.`,
           `At the ${called.lower} ${sayCounts(joints, 'handle', 'latch')}${count('stay') > 0 ? `; at the sides ${sayCounts(joints, 'stay')}` : ''}.`,
           count('opener') > 0 &&
             phrase`Fix ${sayCount(count('opener'), 'opener')} to ${called.one} and ${called.upper} as its sheet says; set it to start at ${amount(18, 'temperature')}.`,
@@ -94,7 +94,7 @@ function hangStage(lids: Lids, place: Saying): Stage {
     tools: ['level'],
     joints,
     checks: [
-      `Each ${called.one} swings free and shuts flat`,
+      hung ? `Each ${called.one} swings free and shuts flat` : `Each ${called.one} lies flat and does not rock`,
       count('stay') > 0 && 'The stays hold',
       count('latch') > 0 && 'The latches shut',
     ],

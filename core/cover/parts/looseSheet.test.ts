@@ -30,7 +30,7 @@ const INCH = 25.4;
 describe('across', () => {
   const told = (edges: LooseSheetAnswers['edges'], ...folds: Folds) =>
     acrossOf(answers(edges), run(...folds)).map(({ what, mm }) => [what, Math.round(mm * 10) / 10]);
-  const pull = ['To pull by', 50.8];
+  const pull = ['Spare, to pull it tight', 50.8];
   test.each<[LooseSheetAnswers['edges'], Folds, readonly unknown[]]>([
     ['ground', ['ground', 'ground'], [['Skirt on the ground, both sides', 400]]],
     ['inside', ['inside', 'inside'], [['Tucked in on the soil, both sides', 400]]],

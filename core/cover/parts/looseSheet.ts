@@ -44,7 +44,7 @@ export function acrossOf(a: LooseSheetAnswers, run: SheetRun): readonly Allowanc
     ...past('inside', 'Tucked in on the soil', a.skirtMm),
     ...past('hoop', 'Turned over the clips', HEM_MM),
     ...past('wall', a.edges === 'stapled' ? 'Folded under the staples' : 'Wrapped round the batten', WRAP_MM),
-    { what: 'To pull by', mm: PULL_MM },
+    { what: 'Spare, to pull it tight', mm: PULL_MM },
   ];
 }
 

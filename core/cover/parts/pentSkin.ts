@@ -11,12 +11,11 @@ import { joint, spread } from '../joints';
 import { CAUTIONS } from '../joints/cautions';
 import { straightRun } from '../joints/runs';
 import { batteningOf, stripOver } from './frame';
-import { glazingCover } from './glazing';
+import { glazingCover, GLAZING_SCREWS_MM } from './glazing';
 import type { PentGlazing, PentRoof } from './pentRoof';
 
 /** Roof sheets stand out this far over the header, to drip clear of the front. */
 const DRIP_MM = 75;
-const SCREWS_APART_MM = 250;
 
 /** What covers a pent roof and its ends, and how. */
 interface PentSkin {
@@ -75,16 +74,15 @@ function glazedSkin(
   });
   const corners = (x: number): readonly Vec3[] => end.map(([y, z]) => [x, y, z0 + z]);
   const rows = [
-    ...xs.map((x) => spread(onRoof(f, x, 0), onRoof(f, x, width), SCREWS_APART_MM)),
+    ...xs.map((x) => spread(onRoof(f, x, 0), onRoof(f, x, width), GLAZING_SCREWS_MM)),
     ...[x0, x1]
       .map(corners)
-      .flatMap((ring) => ring.map((from, k) => spread(from, ring[(k + 1) % ring.length] ?? from, SCREWS_APART_MM))),
+      .flatMap((ring) => ring.map((from, k) => spread(from, ring[(k + 1) % ring.length] ?? from, GLAZING_SCREWS_MM))),
   ].flat();
   const pieces = [...roofs, ...ends];
-  const where = `Roof and ends to the frame, every ${SCREWS_APART_MM} mm`;
   return {
     pieces,
-    joints: joint('glazing', 'roof glazing', where, [...pieces, ...framing], rows, {
+    joints: joint('glazing', 'roof glazing', 'Roof and ends to the frame', [...pieces, ...framing], rows, {
       with: {
         tapeM: Math.ceil((2 * (x1 - x0) + 4 * width) / 1000),
         joinM: Math.ceil(((roofs.length - 1) * slopeMm) / 1000),
@@ -92,9 +90,9 @@ function glazedSkin(
     }),
     work: [
       'Tape both open ends of every sheet. Channels run down the slope, and upright in the ends.',
-      'Lay the roof sheets with their joints on rafters and three fingers over the header; then the ends under them.',
+      phrase`Lay the roof sheets with their joints on rafters and ${amount(DRIP_MM, 'length')} over the header; then the ends under them.`,
       roofs.length > 1 && 'Press a joining strip over every joint of the roof before its screws go in.',
-      phrase`Drill ${amount(2, 'length')} wider than the screws and screw until the washer just grips.`,
+      phrase`Drill ${amount(2, 'length')} wider than the screws and put a screw every ${amount(GLAZING_SCREWS_MM, 'length')}, until its washer just grips.`,
     ],
   };
 }

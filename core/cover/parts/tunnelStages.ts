@@ -59,11 +59,11 @@ export function looseCoverStage(a: LooseTunnelAnswers, row: TunnelRow, sheet: Sh
       ...fastenWork(a, row),
       bars.length > 0 && [
         a.skirtUnder === 'rods'
-          ? `Roll the edge of the skirt once round ${tagList(bars)} and lay it down. No pins alone.`
-          : `Lay ${tagList(bars)} along the skirts, end to end. No pins alone.`,
+          ? `Roll the edge of the skirt once round ${tagList(bars)} and lay it down. Pins alone do not hold it.`
+          : `Lay ${tagList(bars)} along the skirts, end to end. Pins alone do not hold it.`,
       ],
       bags > 0 &&
-        `Weight the ${skirted && bars.length === 0 ? 'skirts and ends' : 'ends'} with ${bags} ${a.skirtUnder === 'bricks' ? 'bricks' : 'bags'}. No pins alone.`,
+        `Weight the ${skirted && bars.length === 0 ? 'skirts and ends' : 'ends'} with ${bags} ${a.skirtUnder === 'bricks' ? 'bricks' : 'bags'}. Pins alone do not hold it.`,
     ],
     tools: ['knife'],
     checks: ['No bare end or screw head against the cover', 'The cover is tight, and nothing flaps'],

@@ -95,7 +95,7 @@ export function* costsOf(
           {
             id: 'again',
             how: 'again',
-            said: ['all of it, by another design'],
+            said: ['the same wishes, met by another design'],
             change: price - inHand,
             cover: cheaper.s,
             brief,

@@ -1,4 +1,5 @@
 /** A brief read back as one sentence. */
+import { sayMonthDay } from '../../base/days';
 import { cropsOf, wishesOf } from './wishes';
 import { type Phrase, listed } from '../../base/figure';
 import { familyOf } from '../../cover/families/registry';
@@ -21,7 +22,9 @@ export function sentenceOf(garden: Garden, brief: Brief): Phrase {
     crops.length + purposes.length + does.length + not.length + kinds.length === 0 ? ' of any kind, for anything' : '',
     crops.length > 0 ? ` for ${listed(crops)}` : '',
     purposes.length > 0 ? `, ${listed(purposes)}` : '',
-    brief.from !== null && brief.until !== null ? `, from ${brief.from} until ${brief.until}` : '',
+    brief.from !== null && brief.until !== null
+      ? `, from ${sayMonthDay(brief.from)} until ${sayMonthDay(brief.until)}`
+      : '',
     ...does.flatMap((w, i): Phrase => [
       i === 0 ? (plain ? ' that ' : ', that ') : i === does.length - 1 ? ' and ' : ', ',
       ...w.does,

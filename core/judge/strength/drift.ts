@@ -79,7 +79,7 @@ export function driftCheck(a: Assembly, site: CheckSite): readonly Check[] {
       about: worst.about(),
       under: 'snow',
       measure: { demand: Number.isFinite(ratio) ? 1 : 0, capacity: ratio, ...(site.brushed && { mild: true }) },
-      text: phrase`Snow drifts against ${beside.name}, ${amount(gapMm, 'length')} from this bed: with what is asked, about ${amount(moreMm, 'snowDepth')} of wet snow more lies at that edge, less and less for ${amount(drift.reachMm - gapMm, 'length')}. ${what} ${what.endsWith('s') ? 'bear' : 'bears'} ${amount(ratio, 'times')} times both together${ratio < 1.25 ? brush : '.'}`,
+      text: phrase`Snow drifts against ${beside.name}, ${amount(gapMm, 'length')} from this bed: about ${amount(moreMm, 'snowDepth')} of wet snow lies at that edge beside what falls, and none any more ${amount(drift.reachMm - gapMm, 'length')} farther in. ${what} ${what.endsWith('s') ? 'bear' : 'bears'} ${amount(ratio, 'times')} times both together${ratio < 1.25 ? brush : '.'}`,
       figure,
       sure: sureOfSnow(worst.strength, snow),
       caution: ASK,

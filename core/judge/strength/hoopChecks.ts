@@ -282,7 +282,7 @@ export function sagCheck(a: Pick<Assembly, 'sheets'>, arch: ArchRow, snow: Desig
     about: aboutFaces(a.sheets),
     under: 'snow',
     measure: { demand: arch.spacingMm, capacity: limit, spare: 1.1 },
-    text: phrase`${arch.what ?? 'Hoops'} stand ${amount(arch.spacingMm, 'length')} apart; between them the cover pockets water and snow beyond ${amount(limit, 'length')} ${tied ? 'with' : 'without'} a ridge.${sinks ? phrase` Under the snow asked the film sinks ${amount(sinks.value, 'length')} at the crown.` : ''}`,
+    text: phrase`${arch.what ?? 'Hoops'} stand ${amount(arch.spacingMm, 'length')} apart. ${tied ? 'With' : 'Without'} a ridge, water and snow collect in the cover where they stand more than ${amount(limit, 'length')} apart.${sinks ? phrase` Under the snow asked for the film sinks ${amount(sinks.value, 'length')} at the crown.` : ''}`,
     figure: sinks,
     caution: undefined,
     tries: [

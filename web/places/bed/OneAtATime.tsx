@@ -200,7 +200,7 @@ export function OneAtATime({ bed, survey, onTake, onDone }: OneAtATimeProps): Re
           Back
         </Button>
         <Button $strong onPress={next}>
-          {draft.fresh ? 'It is so: next' : 'Take it: next'}
+          {draft.fresh ? 'It is right: next' : 'Take it: next'}
         </Button>
       </div>
       <p>

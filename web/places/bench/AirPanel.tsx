@@ -79,7 +79,7 @@ export function AirPanel({ outline: o }: { readonly outline: Assessment }): Reac
                     onSet={(x) => tend({ fromC: read(x) })}
                   />
                 </Row>
-                <Row name="Nobody on">
+                <Row name="Nobody there on">
                   <Toggles
                     label="Days on which nobody comes"
                     options={WEEK.map((day, i) => ({ value: String(i), label: day, said: WEEKDAYS[i] ?? day }))}

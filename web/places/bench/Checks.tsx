@@ -248,7 +248,7 @@ function Row({ check: c, job, ready, only, tried, mended, outline: o, onTry, onT
     >
       <VerdictMark verdict={checkStatus(c)} />
       <span>
-        <Sentence phrase={c.text} /> {roughly(o, c) && <i>Rough: say on Stand {roughly(o, c)}.</i>}{' '}
+        <Sentence phrase={c.text} /> {roughly(o, c) && <i>This is rough until you say on Stand {roughly(o, c)}.</i>}{' '}
         {c.figure && <Why figure={c.figure}>Why?</Why>}
         {c.sure && c.verdict !== 'holds' && (
           <span className="sure">

@@ -1,7 +1,7 @@
 import { addSeasonalCover, removeSeasonalCover, setSeasonalCover } from '../../../core/commands/covers';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import { isMonthDay, sayDay } from '../../../core/base/days';
+import { isMonthDay, sayMonthDay } from '../../../core/base/days';
 import { coverMaterial } from '../../../core/catalog/catalog';
 import { formatAmount } from '../../../core/base/amount';
 import { fail } from '../../../core/base/result';
@@ -49,10 +49,10 @@ export function Coats(): ReactNode {
   );
   if (!o.ok || !canWear(o.value.assembly))
     return (
-      <Box aria-label="Coats">
-        <h2>Coats</h2>
+      <Box aria-label="Covers by season">
+        <h2>Covers by season</h2>
         {pick}
-        <p>What is stiff is not changed with the season: this cover wears one coat.</p>
+        <p>A stiff cover stays the same all year.</p>
       </Box>
     );
   const { enclosure } = o.value.assembly;
@@ -62,7 +62,7 @@ export function Coats(): ReactNode {
     <Row name={key === 'from' ? 'On' : 'Off'}>
       <TypedField
         label={`Coat ${i + 1} ${key === 'from' ? 'on' : 'off'}, day and month`}
-        shown={sayDay(`2028-${cover.coats[i]?.[key] ?? '01-01'}`)}
+        shown={sayMonthDay(cover.coats[i]?.[key] ?? '01-01')}
         boxed
         take={(text) => {
           const d = monthDayOf(text);
@@ -73,8 +73,8 @@ export function Coats(): ReactNode {
     </Row>
   );
   return (
-    <Box aria-label="Coats" data-testid="coats">
-      <h2>Coats</h2>
+    <Box aria-label="Covers by season" data-testid="coats">
+      <h2>Covers by season</h2>
       {pick}
       <p className="worth">
         Its own: {enclosure.skins[0].cover.name}; {Math.round(100 * own.light)} % of the light, nights{' '}

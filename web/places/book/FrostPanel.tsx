@@ -1,6 +1,6 @@
 import { forgetFrost, setFrost } from '../../../core/commands/place';
 import type { ReactNode } from 'react';
-import { isMonthDay, sayDay } from '../../../core/base/days';
+import { isMonthDay, sayMonthDay } from '../../../core/base/days';
 import { type Result, fail } from '../../../core/base/result';
 import { frostOf } from '../../../core/judge/season/frost';
 import { type FrostDates, FOUND_AT } from '../../../core/site/place';
@@ -19,7 +19,7 @@ export function FrostPanel(): ReactNode {
     <Row name={name}>
       <TypedField
         label={`${name}, day and month`}
-        shown={frost ? sayDay(`2028-${frost[key]}`) : 'none'}
+        shown={frost ? sayMonthDay(frost[key]) : 'none'}
         boxed
         take={(text) => {
           const date = monthDayOf(text);

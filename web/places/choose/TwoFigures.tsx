@@ -101,7 +101,7 @@ export default function TwoFigures({
         {axis('Up', up, setUp)}
       </div>
       {data.length === 0 ? (
-        <p>Nothing has both figures.</p>
+        <p>No design has both figures.</p>
       ) : (
         <div className="chart" role="group" aria-label={words}>
           <ResponsiveContainer width="100%" height="100%">

@@ -68,7 +68,7 @@ export function WishCosts({
       {!known && <JobSays job={job} doing="Trying the brief without each wish" />}
       {known && (
         <>
-          {table('Come upon on the way', rows('again'))}
+          {table('Found meanwhile', rows('again'))}
           {table('Left out', binds)}
           {job.state === 'done' && binds.length === 0 && <p>No single wish makes it dearer.</p>}
           {table('Asked for more', rows('more'))}

@@ -1,6 +1,6 @@
 import { type ReactNode, useRef, useState } from 'react';
 import styled from 'styled-components';
-import { sayDay } from '../../../core/base/days';
+import { sayMonthDay } from '../../../core/base/days';
 import type { Result } from '../../../core/base/result';
 import { nameGarden, setUnits, setWhere, startInTown } from '../../../core/commands/place';
 import { type Garden, PATH_MM, emptyGarden } from '../../../core/garden/garden';
@@ -47,8 +47,7 @@ const round = (deg: number): number => Math.round(deg * 10) / 10;
 function frostSaid(site: Garden['site']): string {
   const frost = frostOf(site);
   if (!frost) return 'By latitude and height it never freezes there, or never thaws.';
-  const day = (monthDay: string): string => sayDay(`2028-${monthDay}`);
-  return `Frost until about ${day(frost.lastSpring)} and again from about ${day(frost.firstAutumn)}, ${frost.spreadDays} days either way: rough, by latitude and height. Snow and wind are asked where they matter. All of it can be set later.`;
+  return `Frost until about ${sayMonthDay(frost.lastSpring)} and again from about ${sayMonthDay(frost.firstAutumn)}, ${frost.spreadDays} days either way: rough, by latitude and height. Snow and wind are asked where they matter. All of it can be set later.`;
 }
 
 /** Three questions before a garden of one's own; every one of them can be left as it is. */

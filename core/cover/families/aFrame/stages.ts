@@ -79,7 +79,8 @@ export function aFrameStages(
         ...set.work,
         'Two people: turn it over and set the feet on the walls, flush outside.',
         `Screw ${tagList(ties)} across the end triangles.`,
-        `Screw ${sayCount(countKind(brackets, 'bracket'), 'bracket')}, between the legs and the wall.`,
+        countKind(brackets, 'bracket') > 0 &&
+          `Screw ${sayCount(countKind(brackets, 'bracket'), 'bracket')} between the legs and the wall.`,
       ],
       tools: ['level', 'tape'],
       joints: [
@@ -187,7 +188,7 @@ function slopeStages(a: AFrameAnswers, f: AFrame, cover: readonly SheetPart[]): 
   const { xs, rail, batten } = f;
   const onBothSides = (x: number, along: number, off: number): readonly Vec3[] =>
     [false, true].map((far) => f.at(x, along, off, far));
-  const checks = ['No flat of film moves more than a hand when you push it'];
+  const checks = [phrase`No flat of film moves more than ${amount(100, 'length')} when you push it`];
   if (a.slopes === 'rope') {
     const bays = xs.slice(1).map((x, i) => (x + (xs[i] ?? x)) / 2);
     const places = bays.flatMap((x) => onBothSides(x, f.slopeMm / 2, rail.thicknessMm / 2));

@@ -158,7 +158,9 @@ export function bracketedStage(a: BentConduitAnswers, f: HoopFrame, set: SetDown
     set,
     [
       'Two people: set the frame on the bed, flush all round.',
-      `Screw ${sayCount(countKind(brackets, 'bracket'), 'bracket')}, between the rails and the wall.`,
+      ...(countKind(brackets, 'bracket') > 0
+        ? [`Screw ${sayCount(countKind(brackets, 'bracket'), 'bracket')} between the rails and the wall.`]
+        : []),
     ],
     brackets,
     { cautions: [CAUTIONS.snow] },

@@ -56,7 +56,7 @@ export function wallStages(
       work: [
         'Sides between front and back, flush at the bottom; four screws a corner.',
         braces.length > 0 &&
-          `Let ${tagList(braces)} into the inner faces of the studs, from the foot of the corner stud to the head of the next.`,
+          `Saw notches for ${tagList(braces)} in the inner faces of the studs, from the foot of the corner stud to the head of the next, and screw them in flush.`,
         'Round every outer edge with a rasp.',
       ],
       tools: ['level'],

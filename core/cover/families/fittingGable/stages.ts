@@ -105,10 +105,13 @@ export function gableStages(
     }),
     stage({
       id: 'strap',
-      title: 'Strap it down',
+      title: strapped > 0 ? 'Strap it down' : 'Set it on the bed',
       view: 'side',
       pieces: base,
-      work: [`Two people set it on the wall; ${sayCount(strapped, 'strap')} over the base rails, two screws each.`],
+      work: [
+        'Two people: set it on the wall.',
+        strapped > 0 && `Put ${sayCount(strapped, 'strap')} over the base rails, two screws each.`,
+      ],
       tools: ['driver', 'level'],
       joints: straps,
       checks: ['It sits down all round'],

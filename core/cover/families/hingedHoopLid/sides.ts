@@ -1,3 +1,4 @@
+import { amount, phrase } from '../../../base/figure';
 import { type Point2, type Vec3, slopeAt } from '../../../base/geometry';
 import { type Result, fail, ok } from '../../../base/result';
 import { isFitted } from '../../../catalog/fittings';
@@ -57,7 +58,7 @@ function teedPurlins(
     view: 'side',
     pieces: members,
     work: [
-      'Bore every fitting through where its hoop goes, a hair wider than the pipe, clamped: its inner stop is cut away.',
+      phrase`Bore every fitting through where its hoop goes, ${amount(1, 'length')} wider than the pipe, clamped: its inner stop is cut away.`,
       `Slide them on the straight hoops, tees on both ends and crosses between, and push ${tagList(members)} home in them. Once the hoops stand, one screw through each into its hoop, at a third of the height.`,
     ],
     tools: ['spade bit', 'clamps', 'eye protection'],

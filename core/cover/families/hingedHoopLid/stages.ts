@@ -19,7 +19,7 @@ import {
 } from '../../guide/stage';
 import { evenly, joint, pairsAt } from '../../joints';
 import { CAUTIONS } from '../../joints/cautions';
-import { hingeCount } from '../../joints/hingeCount';
+import { hingeCount, HINGE_FROM_END_MM } from '../../joints/hingeCount';
 import { firmEndStages, framedCoverStage } from '../../parts/framedHoops';
 import { frameStage, markRailsStage, packerWork, setOnBed } from '../../parts/frameStages';
 import type { HoopFrame } from '../../parts/hoopFrame';
@@ -61,8 +61,7 @@ const FEET = {
   },
   holes: {
     kind: 'blindHole',
-    drill:
-      'Bore a hole in the middle of the top edge at each mark, as wide as the pipe and a hair more; tape on the bit shows the depth.',
+    drill: phrase`Bore a hole in the middle of the top edge at each mark, ${amount(1, 'length')} wider than the pipe; tape on the bit shows the depth.`,
     tool: 'spade bit',
     bend: 'Press one foot down in its hole, bend, and press the other in.',
   },
@@ -146,7 +145,7 @@ export function hangStage(a: HingedHoopLidAnswers, f: HoopFrame, { survey, windy
   const { frame, x0, x1, width, z0 } = f;
   const long = x1 - x0 > LONG_MM;
   const [hingeY, frontY] = a.hinges === 'far' ? [width, 0] : [0, width];
-  const along = (y: number, count: number, inset = 100): readonly Vec3[] =>
+  const along = (y: number, count: number, inset = HINGE_FROM_END_MM): readonly Vec3[] =>
     evenly([x0 + inset, y, z0], [x1 - inset, y, z0], count);
   const rail = (tag: string): typeof frame.rails => frame.rails.filter((m) => m.tag.startsWith(tag));
   const hung = [
@@ -168,7 +167,7 @@ export function hangStage(a: HingedHoopLidAnswers, f: HoopFrame, { survey, windy
     work: [
       ...set.work,
       'Two people: set the lid on the bed, flush all round.',
-      `Screw ${sayCount(countKind(hung, 'hinge'), 'hinge')} to the ${a.hinges} side, the outer two a hand from the ends.`,
+      phrase`Screw ${sayCount(countKind(hung, 'hinge'), 'hinge')} to the ${a.hinges} side, the outer two ${amount(HINGE_FROM_END_MM, 'length')} from the ends.`,
       `In front, from the middle outward: ${sayCounts(hung, 'handle', 'latch')}${stays > 0 ? `; ${sayCounts(hung, 'stay')} at the ends` : ''}.`,
     ],
     tools: ['level'],

@@ -93,7 +93,7 @@ function hookedStage(a: LiftOffCoverAnswers, f: HoopFrame, set: SetDown): Stage 
     set,
     [
       'Screw a handle to each end, and lift it with a straight back.',
-      `Screw ${sayCount(countKind(hooks, 'hook'), 'hook')} and hook the frame down.`,
+      ...(count > 0 ? [`Screw ${sayCount(countKind(hooks, 'hook'), 'hook')} on and hook the frame down.`] : []),
     ],
     [...joint('handle', 'handles', 'One at each end, to carry by', f.frame.endBoards, ends), ...hooks],
     {

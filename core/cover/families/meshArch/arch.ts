@@ -145,7 +145,7 @@ export function archOf(a: MeshArchAnswers, site: BuildSite) {
       { what: a.edges === 'ground' ? 'Crown to ground, over arch and wall' : 'Crown to soil', mm: half },
       { what: 'Past the crown, half of the lap', mm: a.overlapMm / 2 },
       { what: a.edges === 'ground' ? 'Skirt on the ground' : 'Tucked in on the soil', mm: a.skirtMm },
-      { what: 'To pull by', mm: PULL_MM },
+      { what: 'Spare, to pull it tight', mm: PULL_MM },
     ],
     along,
     run: halfOf(drawnRun(a.skirtMm, run, x0), s.tag === 'S1'),

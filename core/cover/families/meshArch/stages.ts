@@ -99,7 +99,7 @@ export function meshStages(a: MeshArchAnswers, f: Arch, ridge: RidgeBuilt): read
             view: 'side',
             pieces: ridge.members,
             work: [
-              'Saw the board and its posts as the Saw shows, from the marks.',
+              'Saw the board and its posts from the cut list, at its marks.',
               ...postWork(posts),
               'Lift the board under the crown until every wire lies on it, and staple each wire down.',
             ],

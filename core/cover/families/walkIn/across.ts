@@ -25,6 +25,6 @@ export function mainAcross(
     !hips && a.sides === 'roll-up'
       ? { what: 'Round both roll bars, a turn and a half and six inches', mm: 2 * rollAllowance(a.rollBar) }
       : { what: 'Fastened along both sides', mm: 2 * WRAP_MM },
-    { what: 'To pull by', mm: PULL_MM },
+    { what: 'Spare, to pull it tight', mm: PULL_MM },
   ];
 }

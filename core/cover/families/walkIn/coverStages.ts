@@ -116,7 +116,7 @@ export function coverStage(
       FASTENING[a.fixing],
       `Screw ${tagList(endBattens)} over the film on the studs${doorless ? '' : ' and jambs'} of both ends${doorless ? '' : ', then cut the door out'}.`,
       a.layers === 'double' &&
-        'Hang the inner sheet first, and keep a finger of air between: stick foam strip along the purlins.',
+        phrase`Hang the inner sheet first, and keep ${amount(10, 'length')} of air between: stick foam strip along the purlins.`,
     ],
     tools: ['rope', 'knife', ...roomUp(h)],
     joints: [
@@ -225,7 +225,9 @@ export function sideStages(
           : []),
         ...splices,
       ],
-      checks: [rolled ? 'Each side rolls up level under its rope' : 'The curtains are tight all along'],
+      checks: [
+        rolled ? `Each side rolls up level${laced ? ' under its rope' : ''}` : 'The curtains are tight all along',
+      ],
       cautions: [CAUTIONS.windyFilm],
       minutes: MINUTES.start + 20,
     }),

@@ -13,7 +13,7 @@ const STUD = '2x4';
 const DOOR = '2x2';
 const STUD_SPACING_MM = 900;
 /** Room round the door, and under it. */
-const PLAY_MM = 6;
+export const PLAY_MM = 6;
 const SILL_MM = 40;
 
 interface EndFrame {

@@ -290,8 +290,9 @@ function boardStage(a: WalkInAnswers, h: House): Stage {
     pieces: [...beam, ...purlins, ...boards, ...ties, ...braces],
     work: [
       beam.length > 0 &&
-        `Dig in the posts of the beam, ${tagList(posts)}, plumb and in line, to their marks. Lay ${tagList(board)} on them under the crowns, plate it, and strap every hoop to it.`,
-      purlins.length > 0 && `Purlins ${tagList(purlins)} under the hoops, the ridge first, a clamp at every crossing.`,
+        `Dig in the posts of the beam, ${tagList(posts)}, plumb and in line, to their marks. Lay ${tagList(board)} on them under the crowns, fix the joints with plates, and strap every hoop down.`,
+      purlins.length > 0 &&
+        `${purlins.length === 1 ? 'Purlin' : 'Purlins'} ${tagList(purlins)} under the hoops${purlins.length === 1 ? '' : ', the ridge first'}, a clamp at every crossing.`,
       `Boards ${tagList(boards)} outside the posts, base boards on the ground, ${timber ? 'two screws into every post' : 'every strap with two screws'}.`,
       braces.length > 0 && `Braces ${tagList(braces)} inside the posts, from the foot of one to the top of the next.`,
       ties.length > 0 &&

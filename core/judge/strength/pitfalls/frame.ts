@@ -274,7 +274,7 @@ export const sits: Pitfall = (a, { site }) => {
     (c, i) => phrase`${i > 0 ? ', ' : ''}${CORNER_NAMES[c]} ${amount(survey.packersMm[c], 'length')}`,
   );
   return said('sits', 'tight', aboutAll(a), [
-    ...(low.length > 0 ? phrase`The bed is not level: packers go under ${packers}. ` : []),
+    ...(low.length > 0 ? phrase`The bed is not level: put packers under its corners: ${packers}. ` : []),
     ...(skew
       ? phrase`The bed is ${amount(Math.abs(survey.skewMm), 'length')} out of square: build the frame to the bed’s place.`
       : []),
