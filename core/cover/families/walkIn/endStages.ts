@@ -1,5 +1,5 @@
 /** Framed ends of a house, strapped to their hoops, and the doors in them. */
-import { PLAY_MM } from './ends';
+import { DOOR_PLAY_MM } from './ends';
 import { amount, phrase } from '../../../base/figure';
 import { endsOf } from '../../assembly/pieces';
 import type { Member, SheetPart, Stage } from '../../assembly/types';
@@ -24,7 +24,7 @@ export function endStage(a: WalkInAnswers, h: House, ends: readonly Member[]): S
     work: [
       `Bottom plates on the ${h.bolts ? 'end walls of the bed' : 'ground'} inside the end hoops; studs plumb on them, their tops trimmed to the hoop and strapped to it.`,
       !shut &&
-        phrase`Jambs and header round the door: ${amount(a.doorWidthMm, 'length')} by ${amount(a.doorHeightMm, 'length')} and ${amount(PLAY_MM, 'length')} of room all round.`,
+        phrase`Jambs and header round the door: ${amount(a.doorWidthMm, 'length')} by ${amount(a.doorHeightMm, 'length')} and ${amount(DOOR_PLAY_MM, 'length')} of room all round.`,
     ],
     tools: ['level', 'hand saw'],
     joints: [

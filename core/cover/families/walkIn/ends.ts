@@ -13,7 +13,7 @@ const STUD = '2x4';
 const DOOR = '2x2';
 const STUD_SPACING_MM = 900;
 /** Room round the door, and under it. */
-export const PLAY_MM = 6;
+export const DOOR_PLAY_MM = 6;
 const SILL_MM = 40;
 
 interface EndFrame {
@@ -38,7 +38,7 @@ export function endFrame(a: WalkInAnswers, h: House, site: BuildSite, left: bool
   const hoopX = (left ? h.xs[0] : h.xs[h.xs.length - 1]) ?? h.x0;
   const x = hoopX + (left ? 1 : -1) * (r + plate.widthMm / 2);
   const middle = (h.y0 + h.y1) / 2;
-  const [ya, yb] = [middle - a.doorWidthMm / 2 - PLAY_MM - t, middle + a.doorWidthMm / 2 + PLAY_MM + t];
+  const [ya, yb] = [middle - a.doorWidthMm / 2 - DOOR_PLAY_MM - t, middle + a.doorWidthMm / 2 + DOOR_PLAY_MM + t];
   // Studs end beside the hoop, at the height of its centre line; one that a purlin crosses stands under that.
   const top = (y: number): number => heightAt(h.centre, y);
   const topOf = (y: number): number =>
@@ -67,7 +67,7 @@ export function endFrame(a: WalkInAnswers, h: House, site: BuildSite, left: bool
       door: [],
     });
   }
-  const headerZ = SILL_MM + a.doorHeightMm + PLAY_MM + t / 2;
+  const headerZ = SILL_MM + a.doorHeightMm + DOOR_PLAY_MM + t / 2;
   if (headerZ + t / 2 + 60 > Math.min(top(ya), top(yb)))
     return fail(
       'doorHeightMm',
