@@ -293,13 +293,24 @@ describe.each(FAMILY_KEYS)('%s', (key) => {
     ]).toEqual([]);
   });
 
-  test('no step counts what is not there', () => {
+  test('no step counts what is not there: every count at its least', () => {
+    const family = familyOf(key);
+    const told = beds.flatMap((site) => {
+      const made = family.assemble(family.defaults(site), site);
+      if (!made.ok) return [];
+      const counts = family
+        .questions(family.defaults(site), { site, assembly: made.value })
+        .filter((q) => q.kind === 'count');
+      return counts.flatMap((q) => {
+        const changed = family.answer(family.defaults(site), q.id, q.min, { site, assembly: made.value });
+        const fewest = changed.ok ? family.assemble(changed.value, site) : changed;
+        return fewest.ok ? said(fewest.value) : [];
+      });
+    });
     expect(
-      faults((a) =>
-        said(a).flatMap(([where, text]) =>
-          NONE.flatMap((none) => (` ${text}`.toLowerCase().includes(none) ? [`${where}: ${text}`] : [])),
-        ),
-      ),
+      told
+        .filter(([, text]) => NONE.some((none) => ` ${text}`.toLowerCase().includes(none)))
+        .map(([id, text]) => `${id}: ${text}`),
     ).toEqual([]);
   });
 

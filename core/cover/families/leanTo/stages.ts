@@ -48,6 +48,7 @@ export function leanToStages(a: LeanToAnswers, f: LeanToFrame, shutters: Lids, s
     { count: Math.ceil((x1 - x0 + 2 * f.highMm) / 1000) },
   );
   const fronts = endSills.flatMap((m) => endsOf([m]).slice(0, 1));
+  const [bracketed, fixed] = [countKind(brackets, 'bracket'), countKind(anchored, 'wallAnchor')];
   return [
     'cut',
     stage({
@@ -57,7 +58,7 @@ export function leanToStages(a: LeanToAnswers, f: LeanToFrame, shutters: Lids, s
       pieces: set.pieces,
       work: [
         ...set.work,
-        `Screw sills, studs and header together and set them on the wall of the bed. ${sayCount(countKind(brackets, 'bracket'), 'bracket')}.`,
+        `Screw sills, studs and header together and set them on the wall of the bed.${bracketed > 0 ? ` Screw them down with ${sayCount(bracketed, 'bracket')}.` : ''}`,
         `Stand the posts ${tagList(posts)} against the wall on the end sills.`,
       ],
       tools: ['level', 'square'],
@@ -79,7 +80,9 @@ export function leanToStages(a: LeanToAnswers, f: LeanToFrame, shutters: Lids, s
       pieces: onWall,
       work: [
         phrase`Mark the top of the plate on the wall, level, ${amount(a.backMm, 'length')} above the bed.`,
-        `Two people: hold ${tagList(wallPlate.members)} on the posts and drill through plate and posts: ${sayCount(countKind(anchored, 'wallAnchor'), 'wallAnchor')}, ${a.wall === 'masonry' ? 'in sound bricks' : 'into the studs'}.`,
+        fixed === 0 && `Two people: set ${tagList(wallPlate.members)} on the posts.`,
+        fixed > 0 &&
+          `Two people: hold ${tagList(wallPlate.members)} on the posts and drill through plate and posts: ${sayCount(fixed, 'wallAnchor')}, ${a.wall === 'masonry' ? 'in sound bricks' : 'into the studs'}.`,
       ],
       tools: ['level', 'chalk line'],
       joints: [...anchored, ...wallPlate.joints],

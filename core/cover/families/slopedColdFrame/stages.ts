@@ -26,6 +26,7 @@ export function slopedStages(
   const brackets = joint('bracket', 'anchors', 'Box to the bed wall', held, heldRound(outside, a.anchors), {
     ask: 'anchors',
   });
+  const bracketed = countKind(brackets, 'bracket');
   const tapered = box.sides.filter((m) => m.ends[0] === 'taper');
   const tapers = tapered.filter((m) => m.tag.startsWith('C'));
   return [
@@ -83,7 +84,7 @@ export function slopedStages(
               'Clay holds water: fork gravel into the soil and bore two holes low in the bed’s wall, so that the box does not stand in a puddle.',
             ]
           : []),
-        `Two people: set the box on the wall, its low side to the noon sun, and screw ${sayCount(countKind(brackets, 'bracket'), 'bracket')}.`,
+        `Two people: set the box on the wall, its low side to the noon sun${bracketed > 0 ? `, and screw it down with ${sayCount(bracketed, 'bracket')}` : ''}.`,
       ],
       brackets,
       { view: 'side' },

@@ -63,7 +63,8 @@ export function strawBaleStages(a: StrawBaleAnswers, b: BaleParts): Stages {
       view: 'plan',
       pieces: b.lids.panels,
       work: [
-        `${sayCount(countKind(b.bricks, 'brick'), 'brick')} on the corners of the lids, over the supports.`,
+        countKind(b.bricks, 'brick') > 0 &&
+          `${sayCount(countKind(b.bricks, 'brick'), 'brick')} on the corners of the lids, over the supports.`,
         phrase`To air, slide a lid ${amount(b.airing.slideMm, 'length')} down its slope, so that ${amount(b.airing.gapMm, 'length')} is open behind it. To reach in, lift it off with both hands.`,
         'When spring comes, the bales make mulch or a bed to plant in.',
       ],

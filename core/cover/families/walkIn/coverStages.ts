@@ -272,11 +272,12 @@ export function anchorStage(a: WalkInAnswers, h: House): Stage {
   const anchors = joint('anchor', 'anchors', 'Corners and every other hoop', h.boards, places, { ask: 'anchors' });
   return stage({
     id: 'anchor',
-    title: 'Anchor it',
+    title: count > 0 ? 'Anchor it' : 'Bank soil against it',
     view: 'side',
     pieces: h.boards,
     work: [
-      `Screw in ${sayCount(countKind(anchors, 'anchor'), 'anchor')} at the corners and beside the base boards, and wire each to its board.`,
+      count > 0 &&
+        `Screw in ${sayCount(countKind(anchors, 'anchor'), 'anchor')} at the corners and beside the base boards, and wire each to its board.`,
       'Fill soil against the base boards outside.',
     ],
     joints: anchors,
