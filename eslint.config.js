@@ -73,16 +73,15 @@ const floors = {
 /** A number with its unit: a quantity says it in the gardener's own. */
 const UNIT =
   /(?<![\w./-])\d+([.,]\d+)?[ -]?(mm|cm|m|in|ft|inch|inches|foot|feet|kg|lb|mph|km\/h|m\/s|kPa|psf|sq ft|m²)(?![\w/])/;
-/** Where numbers in words are no sentences: the names that shops give, and where a figure was found. */
-const UNIT_MAY_STAND = ['source'];
 
 const quantities = {
   rules: {
     said: {
       create: (context) => {
-        const named = (node) => node.parent?.type === 'Property' && UNIT_MAY_STAND.includes(node.parent.key?.name);
+        // Where a figure was found is said as it was found.
+        const isSource = (node) => node?.parent?.type === 'Property' && node.parent.key?.name === 'source';
         const check = (node, text) => {
-          if (UNIT.test(text) && !named(node) && !named(node.parent ?? {}))
+          if (UNIT.test(text) && !isSource(node) && !isSource(node.parent))
             context.report({
               node,
               message: `"${UNIT.exec(text)?.[0]}": say it with amount(value, quantity), in the garden's own units`,

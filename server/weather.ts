@@ -83,15 +83,17 @@ export function besideServer(): (question: WeatherQuestion) => Promise<string> {
     // It ends with the server, and keeps it from ending at no time.
     child.unref();
     child.channel?.unref();
+    const gone = (): void => {
+      if (beside === child) beside = undefined;
+    };
+    // An error that nobody hears would end the server.
+    child.on('exit', gone).on('error', gone);
     return child;
   };
   return (question) =>
     new Promise((answer, fail) => {
       const child = (beside ??= started());
-      const broke = (): void => {
-        beside = undefined;
-        fail(new Error('the weather could not be worked out'));
-      };
+      const broke = (): void => fail(new Error('the weather could not be worked out'));
       child.once('exit', broke).once('error', broke);
       child.once('message', (text: string) => {
         child.off('exit', broke).off('error', broke);

@@ -83,3 +83,11 @@ test('what is typed in a unit is kept as it was meant: 60 mph, 33 lb, 40 lb on a
   ] as const)
     for (const p of [inches, metric]) expect(formatAmount(value, quantity, p)).toContain(unitOf(quantity, p).sign);
 });
+
+test('what is measured by eye is no finer than an eye: to the inch, or to half a centimetre', () => {
+  const said = (mm: number, length: 'in' | 'mm') =>
+    formatAmount(mm, 'byEye', { length, temperature: 'C', currency: 'EUR' });
+  // 250 mm is 9.84 in, 75 mm is 2.95 in, 1 ft is 304.8 mm.
+  expect([250, 75, 304.8].map((mm) => said(mm, 'in'))).toEqual(['10"', '3"', '12"']);
+  expect([250, 75, 304.8].map((mm) => said(mm, 'mm'))).toEqual(['250 mm', '75 mm', '305 mm']);
+});

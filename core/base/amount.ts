@@ -5,6 +5,8 @@ export type Quantity =
   | 'length'
   /** Film, fabric or net to be cut from a roll. */
   | 'film'
+  /** What is measured by eye, such as from screw to screw: to the inch, or to half a centimetre. */
+  | 'byEye'
   /** How high a plant grows: no finer than plants do. */
   | 'growth'
   /** A depth of snow: beyond what lies anywhere it is only said to be more. */
@@ -126,6 +128,8 @@ function usable(value: number, quantity: Quantity, p: Preferences): number {
       return celsiusOf(Math.ceil(degreesIn(value, p) - 1e-6), p);
     case 'growth':
       return Math.round(value / (inches ? MM_PER_INCH : 10)) * (inches ? MM_PER_INCH : 10);
+    case 'byEye':
+      return Math.round(value / (inches ? MM_PER_INCH : 5)) * (inches ? MM_PER_INCH : 5);
     case 'hours':
       return Math.round(value * (value < 4 ? 4 : 2)) / (value < 4 ? 4 : 2);
     case 'power':
@@ -156,7 +160,7 @@ const NEWTONS_PER_POUND = 4.44822;
 const POUNDS_PER_KG = 2.20462;
 const PASCALS_PER_PSF = 47.8803;
 
-const INCHES: readonly Quantity[] = ['length', 'film', 'growth', 'snowDepth'];
+const INCHES: readonly Quantity[] = ['length', 'film', 'byEye', 'growth', 'snowDepth'];
 
 /**
  * The unit that a gardener reads, of the one a number is kept in: multiples of it are round to read.
@@ -210,6 +214,7 @@ export function formatFully(value: number, quantity: Quantity, p: Preferences): 
   switch (quantity) {
     case 'length':
     case 'film':
+    case 'byEye':
     case 'growth':
       return formatLength(value, p.length);
     case 'snowDepth': {

@@ -6,6 +6,7 @@ import type { Quantity } from './amount';
 const TO_SI: Readonly<Partial<Record<Quantity, number>>> = {
   length: 1e-3,
   film: 1e-3,
+  byEye: 1e-3,
   snowDepth: 1e-3,
   angle: Math.PI / 180,
   percent: 1e-2,

@@ -22,7 +22,7 @@ test('bits are named as they are sold: thirty-seconds of an inch, or half millim
 });
 
 test('who has no drill has none of its bits; every other tool is its own', () => {
-  for (const key of TOOL_KEYS) expect(toolItself(key)).toBe('of' in HAND_TOOLS[key] ? 'drill' : key);
+  for (const key of TOOL_KEYS) expect(toolItself(key)).toBe('bit' in HAND_TOOLS[key] ? 'drill' : key);
   expect([plainToolName('masonry bit'), phraseText(toolName('masonry bit'), METRIC)]).toEqual([
     'drill',
     'drill, masonry bit',

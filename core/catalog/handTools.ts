@@ -17,11 +17,14 @@ const BITS = {
 /** The size of a bit, within a sentence. */
 export const bit = (use: keyof typeof BITS): Amount => amount(BITS[use], 'bit');
 
-/** A tool by its name; or a bit, of which there is need of the drill that turns it. */
-type HandTool = { readonly name: string } | { readonly of: 'drill'; readonly bit: Amount | string };
+interface HandTool {
+  readonly name: string;
+  /** The size or the kind of its bit. */
+  readonly bit?: Amount | string;
+}
 
 const named = (name: string): HandTool => ({ name });
-const drillWith = (of: Amount | string): HandTool => ({ of: 'drill', bit: of });
+const drillWith = (size: Amount | string): HandTool => ({ name: 'drill', bit: size });
 
 export const HAND_TOOLS = {
   tape: named('tape'),
@@ -74,20 +77,16 @@ export const HAND_TOOLS = {
 export type ToolKey = keyof typeof HAND_TOOLS;
 export const TOOL_KEYS = Object.keys(HAND_TOOLS) as readonly ToolKey[];
 
+const toolOf = (key: ToolKey): HandTool => HAND_TOOLS[key];
+
 /** The tool that one needs for it: a drill for each of its bits. */
-export function toolItself(key: ToolKey): ToolKey {
-  const tool: HandTool = HAND_TOOLS[key];
-  return 'of' in tool ? tool.of : key;
-}
+export const toolItself = (key: ToolKey): ToolKey => (toolOf(key).bit === undefined ? key : 'drill');
 
 /** The name of a tool itself, without its bit. */
-export function plainToolName(key: ToolKey): string {
-  const tool: HandTool = HAND_TOOLS[toolItself(key)];
-  return 'name' in tool ? tool.name : key;
-}
+export const plainToolName = (key: ToolKey): string => toolOf(key).name;
 
 /** The name of a tool, with the size of its bit. */
 export function toolName(key: ToolKey): Phrase {
-  const tool: HandTool = HAND_TOOLS[key];
-  return 'of' in tool ? phrase`${plainToolName(key)}, ${tool.bit} bit` : [tool.name];
+  const { name, bit: size } = toolOf(key);
+  return size === undefined ? [name] : phrase`${name}, ${size} bit`;
 }

@@ -13,7 +13,7 @@ const Mark = styled.span`
   }
 `;
 
-/** A bar that rests on two posts, one that sags between them, one that is broken; a post that calls, and a bar that nobody has laid. */
+/** A bar that rests on two posts, one that sags between them, one that is broken; a mark to look here, and a bar in dashes for what is not known. */
 export const SIGNS: Readonly<Record<CheckStatus, string>> = {
   holds: 'M1 5H15M4 5V14M12 5V14',
   tight: 'M1 4Q8 12 15 4M4 6.5V14M12 6.5V14',

@@ -140,7 +140,7 @@ export const skirtUnder = choice(
   {
     bags: [
       'Bags',
-      phrase`Sandbags of ${amount(5, 'mass')}, one every ${amount(1000, 'length')}: they leak after a summer of sun, so turn or renew them.`,
+      phrase`Sandbags of ${amount(5, 'mass')}, one every ${amount(1000, 'byEye')}: they leak after a summer of sun, so turn or renew them.`,
     ],
     bricks: ['Bricks', 'Two for each bag; their edges cut film that flaps.'],
     boards: ['Boards', 'Laid end to end on the skirt: no gap anywhere, and quick to lift.'],

@@ -91,7 +91,7 @@ export function cutStage(members: readonly Member[]): Stage {
   const longPipe = members.some(
     ({ section: { shape, stock } }) => shape.kind === 'tube' && stock.some((bar) => bar.lengthMm > LONG_PIPE_MM),
   );
-  const tools = [...new Set(members.map((m) => m.section.toolKey as ToolKey))];
+  const tools = [...new Set(members.map((m) => m.section.toolKey))];
   return stage({
     id: 'cut',
     title: 'Cut the pieces',

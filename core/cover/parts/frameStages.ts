@@ -1,5 +1,5 @@
 import type { ToolKey } from '../../catalog/handTools';
-import type { TimberFrame } from './frame';
+import { type TimberFrame, BATTEN_SCREWS_MM } from './frame';
 import type { BuildSite } from '../../site/buildSite';
 import { type CrossBoards, crossBoards, overSoil } from './crossBoards';
 import type { Fixing, Joint, Member, Panel, SheetPart, Stage } from '../assembly/types';
@@ -88,7 +88,7 @@ export function coverFrameStage(c: CoverWork): Stage {
 /** Battens over the wrapped edges of the cover, the usual way. */
 function battenWork(wrapMm: number): readonly Saying[] {
   return [
-    phrase`Staple one long side, wrap ${amount(wrapMm, 'length')} under the batten and screw it on.`,
+    phrase`Staple one long side, wrap ${amount(wrapMm, 'length')} under the batten and screw it on every ${amount(BATTEN_SCREWS_MM, 'byEye')}.`,
     'Pull the other side tight, then do the same. Staples only hold until the batten is on.',
   ];
 }
@@ -106,7 +106,7 @@ export function fasteningWork(fixing: Exclude<Fixing, 'weights'>, wrapMm: number
       return ['Pull the cover over and clip it to every hoop, a soft sleeve under each clip.'];
     case 'staples':
       return [
-        phrase`Staple the cover along both rails every ${amount(150, 'length')}, pulling from the middle outward.`,
+        phrase`Staple the cover along both rails every ${amount(150, 'byEye')}, pulling from the middle outward.`,
       ];
   }
 }

@@ -161,7 +161,7 @@ export function hangWhole(
       work: [
         ...before.work,
         'Two people: set it on the bed, flush all round.',
-        phrase`Screw ${sayCount(countKind(joints, 'hinge'), 'hinge')} along the ${a.hinges} side, the outer two ${amount(HINGE_FROM_END_MM, 'length')} from the ends. Rust-proof ones: they stay out all year.`,
+        phrase`Screw ${sayCount(countKind(joints, 'hinge'), 'hinge')} along the ${a.hinges} side, the outer two ${amount(HINGE_FROM_END_MM, 'byEye')} from the ends. Rust-proof ones: they stay out all year.`,
         `In front ${sayCounts(joints, 'handle', 'latch')}${stayed > 0 ? `; ${sayCounts(joints, 'stay')} from the ends to the bed, so that it stops a little past upright` : ''}.`,
         `Saw a notch across both ends of ${prop.tag}: one sits on the wall, the other under the front, and it stands half open.`,
       ],

@@ -34,11 +34,11 @@ const GLAZE: Readonly<Record<Glazing, readonly Saying[]>> = {
   ],
   'twin-wall-6': [
     'Peel the film back along the edges. Tape both open ends; channels run down the slope.',
-    phrase`Drill holes ${amount(2, 'length')} wider than the screws, every ${amount(GLAZING_SCREWS_MM, 'length')} over stiles and bars; screw until the washer just grips.`,
+    phrase`Drill holes ${amount(2, 'length')} wider than the screws, every ${amount(GLAZING_SCREWS_MM, 'byEye')} over stiles and bars; screw until the washer just grips.`,
   ],
   corrugated: [
     'Lay the closure strips on both rails, then the sheets, corrugations down the slope, one wave lapping the next.',
-    'Drill through the crests over stiles and bars, and screw until the washer just grips.',
+    phrase`Drill through the crests over stiles and bars, every ${amount(GLAZING_SCREWS_MM, 'byEye')}, and screw until the washer just grips.`,
   ],
   'film-both': [
     'Film on the upper face first, its outer face, usually the printed one, to the sky: staple round the edge, fold, and staple again.',

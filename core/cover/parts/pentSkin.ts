@@ -10,7 +10,7 @@ import { amount, phrase } from '../../base/figure';
 import { joint, spread } from '../joints';
 import { CAUTIONS } from '../joints/cautions';
 import { straightRun } from '../joints/runs';
-import { batteningOf, stripOver } from './frame';
+import { batteningOf, stripOver, BATTEN_SCREWS_MM } from './frame';
 import { glazingCover, GLAZING_SCREWS_MM } from './glazing';
 import type { PentGlazing, PentRoof } from './pentRoof';
 
@@ -92,7 +92,7 @@ function glazedSkin(
       'Tape both open ends of every sheet. Channels run down the slope, and upright in the ends.',
       phrase`Lay the roof sheets with their joints on rafters and ${amount(DRIP_MM, 'length')} over the header; then the ends under them.`,
       roofs.length > 1 && 'Press a joining strip over every joint of the roof before its screws go in.',
-      phrase`Drill ${amount(2, 'length')} wider than the screws and put a screw every ${amount(GLAZING_SCREWS_MM, 'length')}, until its washer just grips.`,
+      phrase`Drill ${amount(2, 'length')} wider than the screws and put a screw every ${amount(GLAZING_SCREWS_MM, 'byEye')}, until its washer just grips.`,
     ],
   };
 }
@@ -155,7 +155,7 @@ function filmSkin(a: SkinAnswers, f: PentRoof, framing: Tagged, site: BuildSite)
     ],
     work: [
       'Roof film first, its outer face, usually the printed one, to the sky: staple along the wall plate, pull down over the header and staple there.',
-      phrase`Then the ends. Wrap every edge ${amount(a.wrapMm, 'length')} and screw ${tagList(battens)} over it.`,
+      phrase`Then the ends. Wrap every edge ${amount(a.wrapMm, 'length')} and screw ${tagList(battens)} over it every ${amount(BATTEN_SCREWS_MM, 'byEye')}.`,
     ],
   };
 }

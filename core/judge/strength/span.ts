@@ -34,7 +34,7 @@ export function spanCheck(a: Pick<Assembly, 'panels'>, span: SheetSpan, snow: De
       leaf: 'stand',
       about,
       under: 'snow',
-      text: phrase`${sheet.name}: its glass is not judged here. Brush snow off before it is ${amount(100, 'length')} deep.`,
+      text: phrase`${sheet.name}: its glass is not judged here. Brush snow off before it is ${amount(100, 'byEye')} deep.`,
       figure: undefined,
       caution: LEFT_OUT[0],
       tries: [],

@@ -1,3 +1,4 @@
+import { TwoFiguresLater } from './TwoFiguresLater';
 import { meritPhrase, type MeritKey } from '../../../core/explore/merits';
 import { type ReactNode, useState } from 'react';
 import styled from 'styled-components';
@@ -8,7 +9,6 @@ import type { Cover } from '../../../core/garden/garden';
 import type { Bed } from '../../../core/site/bed';
 import { type Brief } from '../../../core/site/brief';
 import { useGarden, useUnits } from '../../app/hooks';
-import { lazyPart } from '../../app/appUpdate';
 import { useJob } from '../../background/useJob';
 import type { ShownOffer } from '../../background/briefJobs';
 import type { SearchFor } from './searchFor';
@@ -19,11 +19,6 @@ import { Lineup } from './Lineup';
 import { useChosen } from './useChosen';
 import { COMPARED } from './compared';
 import { WishCosts } from './WishCosts';
-
-const TwoFigures = lazyPart(
-  () => import('./TwoFigures').then((m) => m.default),
-  <p role="status">Opening the chart…</p>,
-);
 
 const Offers = styled.ul`
   > li {
@@ -213,7 +208,7 @@ export function FoundDesigns({
       {offers.length > 1 && (
         <section aria-label="Two figures against each other">
           <h2>Two figures against each other</h2>
-          <TwoFigures
+          <TwoFiguresLater
             points={offers.map((o) => ({
               id: o.id,
               name: o.name,

@@ -1,3 +1,4 @@
+import { TwoFiguresLater } from './TwoFiguresLater';
 import { plainToolName, type ToolKey } from '../../../core/catalog/handTools';
 import { type Merits, meritPhrase, reasons } from '../../../core/explore/merits';
 import { JobSays } from '../../parts/JobSays';
@@ -6,7 +7,6 @@ import { fail, ok } from '../../../core/base/result';
 import type { ShownKind } from '../../background/jobs';
 import { COMPARED } from './compared';
 import { type ReactNode, useState } from 'react';
-import { lazyPart } from '../../app/appUpdate';
 import styled from 'styled-components';
 import { type Drawn, bounds } from '../../../core/show/project';
 import { amount, phrase } from '../../../core/base/figure';
@@ -22,11 +22,6 @@ import { ChooseLeaves } from './ChooseLeaves';
 import { Lineup } from './Lineup';
 import { useChosen } from './useChosen';
 import { Tick } from '../../parts/Tick';
-
-const TwoFigures = lazyPart(
-  () => import('./TwoFigures').then((m) => m.default),
-  <p role="status">Opening the chart…</p>,
-);
 
 const Rows = styled.ul`
   overflow: auto;
@@ -236,7 +231,7 @@ export function Kinds({ bed }: { readonly bed: Bed }): ReactNode {
           </section>
           <section aria-label="Any two figures against each other">
             <h2>Two figures against each other</h2>
-            <TwoFigures
+            <TwoFiguresLater
               points={stand.map((c) => ({
                 id: c.key,
                 name: c.name,

@@ -188,7 +188,7 @@ function slopeStages(a: AFrameAnswers, f: AFrame, cover: readonly SheetPart[]): 
   const { xs, rail, batten } = f;
   const onBothSides = (x: number, along: number, off: number): readonly Vec3[] =>
     [false, true].map((far) => f.at(x, along, off, far));
-  const checks = [phrase`No flat of film moves more than ${amount(100, 'length')} when you push it`];
+  const checks = [phrase`No flat of film moves more than ${amount(100, 'byEye')} when you push it`];
   if (a.slopes === 'rope') {
     const bays = xs.slice(1).map((x, i) => (x + (xs[i] ?? x)) / 2);
     const places = bays.flatMap((x) => onBothSides(x, f.slopeMm / 2, rail.thicknessMm / 2));
@@ -231,7 +231,7 @@ function slopeStages(a: AFrameAnswers, f: AFrame, cover: readonly SheetPart[]): 
       view: 'side',
       pieces: battens,
       work: [
-        phrase`Lay ${tagList(battens)} over the film on the legs, from the side rail to the ridge, and screw each into its leg every ${amount(BATTEN_SCREWS_MM, 'length')}.`,
+        phrase`Lay ${tagList(battens)} over the film on the legs, from the side rail to the ridge, and screw each into its leg every ${amount(BATTEN_SCREWS_MM, 'byEye')}.`,
       ],
       joints: joint(
         'batten',

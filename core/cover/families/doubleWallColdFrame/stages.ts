@@ -83,7 +83,7 @@ export function wallStages(
       view: 'end',
       pieces: skins,
       work: [
-        phrase`Outer skin first, its outer face, usually the printed one, outward: staple it to the top plate every ${amount(100, 'length')}, pull down, staple below and up every stud.`,
+        phrase`Outer skin first, its outer face, usually the printed one, outward: staple it to the top plate every ${amount(100, 'byEye')}, pull down, staple below and up every stud.`,
         phrase`Then the inner one. The air between them is ${amount(walls.gapMm, 'length')} thick: it is what keeps warmth.`,
         a.tape === 'tape' && 'Lay clear tape over every stapled edge, pressed on dry film in the warm.',
       ],
@@ -163,7 +163,7 @@ export function netStages(a: DoubleWallColdFrameAnswers, s: WallSite, walls: Wal
       view: 'plan',
       pieces: [net, ...pockets],
       work: [
-        phrase`Staple the net across the top of the walls, tight, every ${amount(75, 'length')}.`,
+        phrase`Staple the net across the top of the walls, tight, every ${amount(75, 'byEye')}.`,
         ...(pocketed
           ? [
               `Screw ${tagList(pockets)} to the ${plate} plate, two to a lid, the opener between them.`,

@@ -167,7 +167,7 @@ export function hangStage(a: HingedHoopLidAnswers, f: HoopFrame, { survey, windy
     work: [
       ...set.work,
       'Two people: set the lid on the bed, flush all round.',
-      phrase`Screw ${sayCount(countKind(hung, 'hinge'), 'hinge')} to the ${a.hinges} side, the outer two ${amount(HINGE_FROM_END_MM, 'length')} from the ends.`,
+      phrase`Screw ${sayCount(countKind(hung, 'hinge'), 'hinge')} to the ${a.hinges} side, the outer two ${amount(HINGE_FROM_END_MM, 'byEye')} from the ends.`,
       `In front, from the middle outward: ${sayCounts(hung, 'handle', 'latch')}${stays > 0 ? `; ${sayCounts(hung, 'stay')} at the ends` : ''}.`,
     ],
     tools: ['level'],

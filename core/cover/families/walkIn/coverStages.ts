@@ -23,9 +23,8 @@ const NARROW_MM = 1300;
 
 const FASTENING: Readonly<Record<WalkInAnswers['fixing'], Saying>> = {
   channel: 'Press the film into its channels with the spring wire: ridge middle first, then outward to both ends.',
-  battens:
-    'Screw battens over the film along every board: middle first, then outward to both ends; clip it round both end hoops.',
-  staples: 'Staple the film along every board, middle first, then outward, and clip it round both end hoops.',
+  battens: phrase`Screw battens over the film along every board, every ${amount(BATTEN_SCREWS_MM, 'byEye')}: middle first, then outward to both ends; clip it round both end hoops.`,
+  staples: phrase`Staple the film along every board, every ${amount(125, 'byEye')}, middle first, then outward, and clip it round both end hoops.`,
 };
 
 const isCurtain = (s: SheetPart): boolean => s.part === 'Side curtain';
@@ -114,7 +113,7 @@ export function coverStage(
       'Round every edge of timber that film will lie on with a rasp, and tape over every screw head and sharp end. Unroll the film beside the house, outer face, usually the printed one, up.',
       'Throw three ropes over, tie them to its edge, and pull it across with two or three people.',
       FASTENING[a.fixing],
-      `Screw ${tagList(endBattens)} over the film on the studs${doorless ? '' : ' and jambs'} of both ends${doorless ? '' : ', then cut the door out'}.`,
+      phrase`Screw ${tagList(endBattens)} over the film on the studs${doorless ? '' : ' and jambs'} of both ends, every ${amount(BATTEN_SCREWS_MM, 'byEye')}${doorless ? '' : ', then cut the door out'}.`,
       a.layers === 'double' &&
         phrase`Hang the inner sheet first, and keep ${amount(10, 'length')} of air between: stick foam strip along the purlins.`,
     ],
@@ -190,7 +189,7 @@ export function sideStages(
           `Fasten the curtains at the ${h.rails.length > 0 ? 'side rails' : 'hip boards'}, lapping the end hoops.`,
         ...(rolled
           ? [
-              phrase`Join ${tagList(rollBars)}, turn the film a turn and a half round each bar, and clip it every ${amount(300, 'length')}.`,
+              phrase`Join ${tagList(rollBars)}, turn the film a turn and a half round each bar, and clip it every ${amount(300, 'byEye')}.`,
               'Fit the cranks.',
             ]
           : ['Fasten them at the base boards.']),

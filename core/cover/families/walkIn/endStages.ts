@@ -61,7 +61,7 @@ export function doorStages(a: WalkInAnswers, door: readonly Member[], film: read
       pieces: [...door, ...film],
       work: [
         'Two stiles, three rails between them, a plate on every corner.',
-        phrase`Film on both faces, ${tagList(film)}, folded round the frame and stapled every ${amount(75, 'length')}.`,
+        phrase`Film on both faces, ${tagList(film)}, folded round the frame and stapled every ${amount(75, 'byEye')}.`,
         `${sayCount(countKind(hinges, 'doorHinge'), 'doorHinge')} in all. It swings outward, away from the prevailing wind, and latches from both sides.`,
       ],
       tools: ['level', 'stapler'],

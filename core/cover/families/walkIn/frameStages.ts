@@ -62,7 +62,7 @@ const NAILS_EVERY_MM = 12 * MM_PER_INCH;
 const nailing = (h: House): readonly Saying[] =>
   h.nailed > 1
     ? [
-        phrase`Lay the two pieces of each post face to face, ends even, and nail them from both sides, two nails every ${amount(NAILS_EVERY_MM, 'length')}.`,
+        phrase`Lay the two pieces of each post face to face, ends even, and nail them from both sides, two nails every ${amount(NAILS_EVERY_MM, 'byEye')}.`,
       ]
     : [];
 
