@@ -25,11 +25,11 @@ test('the year: a coat is a sheet of its own, frost dates move the calendar, and
   await frost.fill('31 April');
   await frost.press('Enter');
   await expect(page.getByText('A day and a month, such as 22 May or 05-22.')).toBeVisible();
-  await page.getByRole('button', { name: 'Add a coat' }).click();
+  await page.getByRole('button', { name: 'Add a sheet for a season' }).click();
   const coats = page.getByTestId('coats');
-  await choose(page, 'Coat 1', 'fabric 30 g', coats);
+  await choose(page, 'Sheet 1', 'fabric 30 g', coats);
   await expect(coats).toContainText('80 % of the light (−10 %), nights 3.6 °F milder');
-  const on = page.getByLabel('Coat 1 on, day and month');
+  const on = page.getByLabel('Sheet 1 on, day and month');
   await on.fill('04-15');
   await on.press('Enter');
   await expect(page.getByRole('row', { name: /^15 April Fabric 30 g on/ })).toBeVisible();
@@ -44,8 +44,8 @@ test('the year: a coat is a sheet of its own, frost dates move the calendar, and
   await expect(page.getByText(/fabric 30 g/).first()).toBeVisible();
   await page.getByRole('link', { name: 'Day book' }).click();
   await page.getByRole('link', { name: 'Year' }).click();
-  await page.getByRole('button', { name: 'Take coat 1 away' }).click();
-  await expect(page.getByLabel('Coat 1 on, day and month')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Take sheet 1 away' }).click();
+  await expect(page.getByLabel('Sheet 1 on, day and month')).toHaveCount(0);
 });
 
 test('the log: a week of readings moves the cover’s figures, and all of it can be taken back', async ({ page }) => {
@@ -220,9 +220,9 @@ test('while Cabanon is open it reminds of what the day asks, once, and writes do
   await choose(page, 'Reminders', 'While Cabanon is open');
   await page.getByRole('link', { name: 'Day book' }).click();
   await page.getByRole('link', { name: 'Year', exact: true }).click();
-  await page.getByRole('button', { name: 'Add a coat' }).click();
-  await choose(page, 'Coat 1', 'fabric 30 g', page.getByTestId('coats'));
-  const on = page.getByLabel('Coat 1 on, day and month');
+  await page.getByRole('button', { name: 'Add a sheet for a season' }).click();
+  await choose(page, 'Sheet 1', 'fabric 30 g', page.getByTestId('coats'));
+  const on = page.getByLabel('Sheet 1 on, day and month');
   await on.fill('04-15');
   await on.press('Enter');
   const bar = page.getByRole('status', { name: 'Reminder' });

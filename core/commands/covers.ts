@@ -74,7 +74,7 @@ const FIRST_SEASONAL_COVER: SeasonalCover = { coverKey: 'net', from: '06-01', to
 
 /** Adds a cover that the frame wears for a season. */
 export const addSeasonalCover = (garden: Garden, coverId: string): Result<Change> =>
-  changeCover(garden, coverId, 'Add a coat', (c) => void c.coats.push({ ...FIRST_SEASONAL_COVER }));
+  changeCover(garden, coverId, 'Add a sheet for a season', (c) => void c.coats.push({ ...FIRST_SEASONAL_COVER }));
 
 /** Says more of a seasonal cover, by its place in the list. */
 export const setSeasonalCover = (
@@ -86,13 +86,13 @@ export const setSeasonalCover = (
   changeCover(
     garden,
     coverId,
-    'coverKey' in part ? 'Choose a coat' : 'Set when a coat is worn',
+    'coverKey' in part ? 'Choose a sheet' : 'Set when a sheet is on',
     (c) => void (c.coats = c.coats.map((coat, i) => (i === at ? { ...coat, ...part } : coat))),
   );
 
 /** Takes a seasonal cover away, by its place in the list. */
 export const removeSeasonalCover = (garden: Garden, coverId: string, at: number): Result<Change> =>
-  changeCover(garden, coverId, 'Take a coat away', (c) => void c.coats.splice(at, 1));
+  changeCover(garden, coverId, 'Take a sheet away', (c) => void c.coats.splice(at, 1));
 
 /** Corrects what is reckoned of a cover to what was read in it; null forgets it. */
 export const setCalibration = (garden: Garden, coverId: string, calibration: Cover['taught']): Result<Change> =>

@@ -57,7 +57,7 @@ const LEAVES = [
 
 /** What the panel beside each leaf is about. */
 const BESIDE: Readonly<Record<string, string>> = {
-  year: 'Covers by season, and frost',
+  year: 'Sheets by season, and frost',
   log: 'What the readings teach',
   winter: 'What it takes for granted',
 };

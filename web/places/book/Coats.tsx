@@ -49,8 +49,8 @@ export function Coats(): ReactNode {
   );
   if (!o.ok || !canWear(o.value.assembly))
     return (
-      <Box aria-label="Covers by season">
-        <h2>Covers by season</h2>
+      <Box aria-label="Sheets by season">
+        <h2>Sheets by season</h2>
         {pick}
         <p>A stiff cover stays the same all year.</p>
       </Box>
@@ -61,7 +61,7 @@ export function Coats(): ReactNode {
   const date = (i: number, key: 'from' | 'to'): ReactNode => (
     <Row name={key === 'from' ? 'On' : 'Off'}>
       <TypedField
-        label={`Coat ${i + 1} ${key === 'from' ? 'on' : 'off'}, day and month`}
+        label={`Sheet ${i + 1} ${key === 'from' ? 'on' : 'off'}, day and month`}
         shown={sayMonthDay(cover.coats[i]?.[key] ?? '01-01')}
         boxed
         take={(text) => {
@@ -73,8 +73,8 @@ export function Coats(): ReactNode {
     </Row>
   );
   return (
-    <Box aria-label="Covers by season" data-testid="coats">
-      <h2>Covers by season</h2>
+    <Box aria-label="Sheets by season" data-testid="coats">
+      <h2>Sheets by season</h2>
       {pick}
       <p className="worth">
         Its own: {enclosure.skins[0].cover.name}; {Math.round(100 * own.light)} % of the light, nights{' '}
@@ -86,7 +86,7 @@ export function Coats(): ReactNode {
         return (
           <div className="coat" key={i}>
             <Choice
-              label={`Coat ${i + 1}`}
+              label={`Sheet ${i + 1}`}
               value={coat.coverKey ?? NOTHING}
               options={[
                 ...covers.map((c) => ({ value: c.key, label: c.name })),
@@ -104,7 +104,9 @@ export function Coats(): ReactNode {
                 %), nights {formatAmount(worth.frostHelpC, 'warming', units)} milder
               </p>
             )}
-            <Button onPress={() => void run((g) => removeSeasonalCover(g, cover.id, i))}>Take coat {i + 1} away</Button>
+            <Button onPress={() => void run((g) => removeSeasonalCover(g, cover.id, i))}>
+              Take sheet {i + 1} away
+            </Button>
           </div>
         );
       })}
@@ -113,7 +115,7 @@ export function Coats(): ReactNode {
           isDisabled={cover.coats.length >= MOST_COATS}
           onPress={() => void run((g) => addSeasonalCover(g, cover.id))}
         >
-          Add a coat
+          Add a sheet for a season
         </Button>
       </div>
     </Box>

@@ -173,7 +173,7 @@ function Sheets({ o }: { readonly o: Assessment }): ReactNode {
       </Lives>
       <p className="quiet">
         Counted from when it was put up to when it was taken down, in the sun of this latitude, and on from today as the
-        calendar of its coats says. Sheets of one kind differ by half: look for cracks, and pull at a fold.
+        calendar of its sheets says. Sheets of one kind differ by half: look for cracks, and pull at a fold.
       </p>
     </section>
   );
