@@ -91,3 +91,11 @@ test('what is measured by eye is no finer than an eye: to the inch, or to half a
   expect([250, 75, 304.8].map((mm) => said(mm, 'in'))).toEqual(['10"', '3"', '12"']);
   expect([250, 75, 304.8].map((mm) => said(mm, 'mm'))).toEqual(['250 mm', '75 mm', '305 mm']);
 });
+
+test('what comes from a coil is said in whole feet or in tenths of a meter, never less than is needed', () => {
+  const said = (m: number, length: 'in' | 'mm') =>
+    formatAmount(m, 'coil', { length, temperature: 'C', currency: 'EUR' });
+  // 3 m are 9.84 ft; 50 ft are 15.24 m exactly, and stay 50.
+  expect([3, 15.24].map((m) => said(m, 'in'))).toEqual(['10 ft', '50 ft']);
+  expect([3, 2.41, 15].map((m) => said(m, 'mm'))).toEqual(['3 m', '2.5 m', '15 m']);
+});

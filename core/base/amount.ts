@@ -31,6 +31,8 @@ export type Quantity =
   /** How many times over something holds: beyond use it is only said to be more. */
   | 'times'
   | 'count'
+  /** What is sold by the length from a coil or strip, m. */
+  | 'coil'
   | 'money'
   | 'hours'
   | 'speed'
@@ -107,6 +109,8 @@ export const degreesIn = (c: number, { temperature }: Pick<Preferences, 'tempera
 export const celsiusOf = (degrees: number, { temperature }: Pick<Preferences, 'temperature'>): number =>
   temperature === 'F' ? (degrees - 32) / 1.8 : degrees;
 
+export const METERS_PER_FOOT = (12 * MM_PER_INCH) / 1000;
+
 /** More wet snow than this lies on no garden. */
 const MOST_SNOW = { imperialMm: 6 * 304.8, metricMm: 2000 } as const;
 /** A safety beyond this says nothing more. */
@@ -130,6 +134,8 @@ function usable(value: number, quantity: Quantity, p: Preferences): number {
       return Math.round(value / (inches ? MM_PER_INCH : 10)) * (inches ? MM_PER_INCH : 10);
     case 'byEye':
       return Math.round(value / (inches ? MM_PER_INCH : 5)) * (inches ? MM_PER_INCH : 5);
+    case 'coil':
+      return up(inches ? METERS_PER_FOOT : 0.1);
     case 'hours':
       return Math.round(value * (value < 4 ? 4 : 2)) / (value < 4 ? 4 : 2);
     case 'power':
@@ -191,7 +197,11 @@ const UNITS = {
   ],
   /** Above the sea, in m. */
   elevation: [
-    { sign: 'ft', name: 'feet', per: 1000 / (12 * MM_PER_INCH) },
+    { sign: 'ft', name: 'feet', per: 1 / METERS_PER_FOOT },
+    { sign: 'm', name: 'meters', per: 1 },
+  ],
+  coil: [
+    { sign: 'ft', name: 'feet', per: 1 / METERS_PER_FOOT },
     { sign: 'm', name: 'meters', per: 1 },
   ],
 } as const;
@@ -267,6 +277,8 @@ export function formatFully(value: number, quantity: Quantity, p: Preferences): 
       return number(value, 2);
     case 'count':
       return number(value, 0);
+    case 'coil':
+      return imperial(p) ? `${number(value / METERS_PER_FOOT, 0)} ft` : `${number(value, 1).replace('.0', '')} m`;
     case 'money':
       return formatMoney(value, p.currency);
     case 'hours':

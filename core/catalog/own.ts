@@ -202,6 +202,9 @@ const BASE: Readonly<Record<Market, { readonly entries: Entries; readonly catalo
   metric: ((entries) => ({ entries, catalog: catalogFrom(entries) }))(metricEntries(SHIPPED_ENTRIES)),
 };
 
+/** What ships for the shops of a market. */
+export const shippedIn = (market: Market): Catalog => BASE[market].catalog;
+
 /** Own catalogues that are built already: one is asked for with every edit, and seldom changes. */
 const known: Readonly<Record<Market, WeakMap<OwnCatalog, Built>>> = { imperial: new WeakMap(), metric: new WeakMap() };
 

@@ -148,10 +148,12 @@ export function markedPiece(member: Member, width: number, unit: LengthUnit, l: 
   const x = (mm: number): number => left + mm * scale;
   const labels = labelRows(member.marks.map((m) => ({ at: x(m.atMm), halfWidth: l.widthOf(m.label, l.quiet) / 2 })));
   const labelRow = 1.2 * l.quiet;
+  // Lines stand out past the piece by so much.
+  const over = 0.4 * l.figure;
   const y = 1.6 * l.tag + Math.max(0, ...labels) * labelRow;
   const cuts = cutMarks(
     member.marks.map((m) => ({ x: x(m.atMm), figure: formatLength(m.atMm, unit) })),
-    { top: y - 5, foot: y + h + 6, base: y + h + 1.5 * l.figure, row, thick: 2, from: left - 2 },
+    { top: y - over, foot: y + h + over, base: y + h + 1.6 * l.figure, row, thick: 0.15 * l.figure, from: left - 2 },
     l,
   );
   const [first = { atMm: 0 }, second = { atMm: member.lengthMm }] = member.marks;
@@ -174,7 +176,7 @@ export function markedPiece(member: Member, width: number, unit: LengthUnit, l: 
         at: [x(hole.atMm), y + h / 2],
         radius: Math.max(3, Math.min(h / 3, (hole.diameterMm * scale) / 2)),
       })),
-      { kind: 'line', from: [left, y - 5], to: [left, y + h + 6], ink: 'ink', thick: 2.4 },
+      { kind: 'line', from: [left, y - over], to: [left, y + h + over], ink: 'ink', thick: 0.18 * l.figure },
       {
         kind: 'text',
         at: [left, cuts.lowest + row],
@@ -185,7 +187,7 @@ export function markedPiece(member: Member, width: number, unit: LengthUnit, l: 
       },
       ...member.marks.map((m, i): DrawnMark => ({
         ...text,
-        at: [Math.max(x(m.atMm), l.widthOf(m.label, l.quiet) / 2), y - 8 - (labels[i] ?? 0) * labelRow],
+        at: [Math.max(x(m.atMm), l.widthOf(m.label, l.quiet) / 2), y - 0.6 * l.figure - (labels[i] ?? 0) * labelRow],
         text: m.label,
         size: l.quiet,
         ink: 'ink',

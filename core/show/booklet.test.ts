@@ -10,6 +10,7 @@ import { type Plan, plan } from '../plan';
 import { firstCover } from '../explore/firstDesigns';
 import { booklet } from './booklet';
 import { Pen } from './pen';
+import { stepContent } from './stepContent';
 import { tagSheet } from './tagSheet';
 
 let solver: IntegerSolver;
@@ -65,17 +66,47 @@ test.each(FAMILY_KEYS)('the booklet of %s tells every piece, thing to buy and st
   }
 });
 
-test('the demo lid takes six pages, the same every time, on the paper that is asked for', async () => {
+test('the demo lid takes seven pages, the same every time, on the paper that is asked for', async () => {
   const garden = demoGarden();
   const [cover] = garden.covers;
   if (!cover) throw new Error('no cover');
   const p = planned(garden, cover);
   const bytes = await booklet(p, 'letter');
   expect(await booklet(p, 'letter')).toEqual(bytes);
-  expect((await wordsOf(bytes)).pages).toBeLessThanOrEqual(6);
+  expect((await wordsOf(bytes)).pages).toBeLessThanOrEqual(7);
   const a4 = await PDFDocument.load(await booklet(p, 'a4'));
   expect(a4.getPage(0).getSize().height).toBeCloseTo(841.89, 2);
 });
+
+test.each(['hinged-hoop-lid', 'walk-in', 'lean-to'] as const)(
+  'no step of %s is broken over two pages, and every mark along a piece is drawn once',
+  async (family) => {
+    const garden = demoGarden();
+    const covers = garden.beds.map((bed) => firstCover(garden, bed.id, family, 'x', 'Made-up cover'));
+    const p = planned(garden, covers.find((c) => c !== undefined) as Cover);
+    const log: string[] = [];
+    const turned = jest.spyOn(Pen.prototype, 'newPage');
+    const wrote = jest.spyOn(Pen.prototype, 'text').mockImplementation(function (this: Pen, said: string) {
+      if (turned.mock.calls.length > log.filter((l) => l === 'PAGE').length) log.push('PAGE');
+      else log.push(said);
+    });
+    // Tags in a step's drawing are written before its title.
+    const labelled = jest.spyOn(Pen.prototype, 'label').mockImplementation(() => undefined);
+    await booklet(p, 'letter');
+    labelled.mockRestore();
+    wrote.mockRestore();
+    turned.mockRestore();
+    const titles = p.assembly.steps.map((s, i) => `${i + 1}. ${s.title}`);
+    const first = log.findIndex((l) => titles[0]?.startsWith(l) && l.startsWith('1. '));
+    const card = log.findIndex((l) => l.startsWith('Card to hang'));
+    expect(first).toBeGreaterThan(0);
+    const afterTurns = log.slice(first, card).flatMap((l, i, all) => (l === 'PAGE' ? [all[i + 1] ?? 'Card'] : []));
+    for (const next of afterTurns) expect(next).toMatch(/^(\d+\. |Card)/);
+    const hooks = log.slice(first, card).filter((l) => l.startsWith('0: hook the tape'));
+    const marked = new Set(p.assembly.steps.flatMap((s) => stepContent(p, s).marked.map((m) => m.tag)));
+    expect(hooks).toHaveLength(marked.size);
+  },
+);
 
 test('a box to tick stands before every check, once however many lines that takes, and before every bar, sheet and roll', async () => {
   const garden = demoGarden();

@@ -1,8 +1,9 @@
 /** One booklet of a cover: drawings to scale, what to buy, the cuts, the steps, full-size templates, a card for the season. */
-import { STATUS_WORDS, checkStatus } from '../judge/strength/check';
-import { toolName } from '../catalog/handTools';
+import { type Check, STATUS_WORDS, checkStatus } from '../judge/strength/check';
+import { sayTags } from '../cover/guide/tags';
+import { partsOf } from './parts';
 import { type Preferences, formatAmount, formatMoney } from '../base/amount';
-import { type Phrase, phraseText, joinPhrases } from '../base/figure';
+import { phraseText } from '../base/figure';
 import { seasonOfCover } from '../air';
 import { sayDay } from '../base/days';
 import type { Flat } from '../base/geometry';
@@ -16,10 +17,15 @@ import type { Assessment } from '../assessment';
 import { carriedMm } from '../judge/strength/snowStrength';
 import { sheetSize } from '../make/rolls/rolls';
 import { cutPages } from './cutBook';
+import { markedPiece } from './barDrawing';
+import { onPaper, paintMarks } from './paint';
 import { drawShapes, drawings } from './pdfViews';
+import { pieceTags } from './pieceTags';
+import { type StepLine, stepContent } from './stepContent';
 import { curved, templates } from './pdfTemplates';
 import { LEADING, MARGIN, MARKET, type Pen, newBook } from './pen';
 import { viewFrame } from './project';
+import { planVerdict } from './verdict';
 
 /** All that a booklet tells of. */
 type BookletOptions = Assessment & CutCover;
@@ -64,63 +70,106 @@ function shopping(pen: Pen, o: BookletOptions, p: Preferences): void {
   pen.words(`In all ${formatMoney(o.shopping.paid, p.currency)}.`, 10, { bold: true });
 }
 
-/** Width of a step's drawing, and the least that its words take beside it, points. */
+/** Room for a step's drawing, points. */
 const STEP_DRAWING = { width: 190, height: 130 } as const;
+/** Letters of the tags on it, points. */
+const TAG_SIZE = 7;
 
-/** A step, kept whole: its drawing at the left, its words beside it. */
-function stepBlock(pen: Pen, o: BookletOptions, step: BuildStep, number: number, p: Preferences): void {
-  const shown = step.id !== 'cut' && step.tags.length > 0;
-  const left = shown ? STEP_DRAWING.width + 14 : 0;
+/** How each line of a step is set: its size, how far in, and its sign: a box to tick before its first line, or a bar that warns beside all of it. */
+const STEP_LINES: Readonly<Record<StepLine['kind'], { size: number; indent: number; sign?: 'box' | 'bar' }>> = {
+  caution: { size: 9, indent: 9, sign: 'bar' },
+  work: { size: 9.5, indent: 0 },
+  takes: { size: 8.5, indent: 0 },
+  tools: { size: 8.5, indent: 0 },
+  check: { size: 9.5, indent: 14, sign: 'box' },
+};
+
+/** The pieces in play among the others, each with its tag: how high that is, points, and how it is painted from a height of the page. */
+function stepDrawing(
+  o: BookletOptions,
+  step: BuildStep,
+): { readonly height: number; readonly paint: (pen: Pen, top: number) => void } {
+  const frame = viewFrame(o.assembly, o.site.bed, o.site.survey, step.view);
+  const scale = Math.min(STEP_DRAWING.width / frame.widthMm, STEP_DRAWING.height / frame.heightMm);
+  return {
+    height: frame.heightMm * scale,
+    paint: (pen, top) => {
+      const on = ([u, v]: Flat): Flat => [MARGIN + (u - frame.u0) * scale, top - (frame.v1 - v) * scale];
+      const play = new Set(step.tags);
+      drawShapes(pen.page, frame.shapes, on, scale, play);
+      const widthOf = (text: string): number => pen.bold.widthOfTextAtSize(text, TAG_SIZE) + 3;
+      for (const { text, at } of pieceTags(frame.shapes, play, {
+        on,
+        widthOf,
+        high: TAG_SIZE + 1,
+        left: MARGIN,
+        right: MARGIN + STEP_DRAWING.width,
+      }))
+        pen.label(text, [at[0], at[1] - 0.36 * TAG_SIZE], TAG_SIZE, true);
+    },
+  };
+}
+
+/** A step, kept on one page: its drawing at the left, its words beside it, its marked pieces below where no step before showed them. */
+function stepBlock(
+  pen: Pen,
+  o: BookletOptions,
+  step: BuildStep,
+  number: number,
+  p: Preferences,
+  shown: Set<string>,
+): void {
+  const { drawn, marked, lines } = stepContent(o, step);
+  const left = drawn ? STEP_DRAWING.width + 14 : 0;
   const width = pen.width - left;
-  const said = (phrase: Phrase): string => phraseText(phrase, p);
-  interface Line {
-    readonly text: string;
-    readonly size: number;
-    readonly bold?: boolean;
-    readonly indent?: number;
-    /** Before its first line a box to tick, or beside all of it a bar that warns. */
-    readonly sign?: 'box' | 'bar' | undefined;
-  }
-  const lines: Line[] = [];
-  const put = (
-    text: string,
-    size: number,
-    { indent = 0, sign, bold = false }: Omit<Line, 'text' | 'size'> = {},
-  ): void =>
-    void lines.push(
-      ...pen.lines(text, size, width - indent, bold).map((line, i) => ({
-        text: line,
-        size,
-        bold,
-        indent,
-        sign: sign === 'box' && i > 0 ? undefined : sign,
-      })),
-    );
-  put(`${number}. ${step.title}`, 12, { bold: true });
-  for (const caution of step.cautions) put(caution, 9, { sign: 'bar', indent: 9 });
-  step.work.forEach((line, i) => put(`${step.work.length > 1 ? `${i + 1}) ` : ''}${said(line)}`, 9.5));
-  if (step.tools.length > 0) put(`Tools: ${said(joinPhrases(step.tools.map(toolName), '; '))}.`, 8.5);
-  for (const check of step.checks) put(said(check), 9.5, { sign: 'box', indent: 14 });
-  const height = lines.reduce((sum, l) => sum + l.size * LEADING, 0) + 10;
-  const block = Math.max(height, shown ? STEP_DRAWING.height + 10 : 0);
-  pen.ensureSpace(Math.min(block, 640));
+  const numbered = lines.filter((l) => l.kind === 'work').length > 1;
+  let nth = 0;
+  const set = lines.flatMap(({ kind, text }) => {
+    const look = STEP_LINES[kind];
+    const words = `${kind === 'work' && numbered ? `${++nth}) ` : ''}${phraseText(text, p)}`;
+    return pen.lines(words, look.size, width - look.indent).map((line, i) => ({
+      ...look,
+      bold: false,
+      text: line,
+      sign: look.sign === 'box' && i > 0 ? undefined : look.sign,
+    }));
+  });
+  const title = pen
+    .lines(`${number}. ${step.title}`, 12, width, true)
+    .map((text) => ({ size: 12, indent: 0, sign: undefined, bold: true, text }));
+  const all = [...title, ...set];
+  const words = all.reduce((sum, l) => sum + l.size * LEADING, 0);
+  const drawing = drawn ? stepDrawing(o, step) : undefined;
+  const beside = drawing ? drawing.height + 6 : 0;
+  const pieces = marked.filter((m) => !shown.has(m.tag)).map((m) => markedPiece(m, pen.width, p.length, onPaper(pen)));
+  for (const m of marked) shown.add(m.tag);
+  pen.ensureSpace(Math.max(words, beside) + pieces.reduce((sum, list) => sum + list.height + 4, 0) + 12);
   const top = pen.y - 6;
-  if (shown) {
-    const frame = viewFrame(o.assembly, o.site.bed, o.site.survey, step.view);
-    const scale = Math.min(STEP_DRAWING.width / frame.widthMm, STEP_DRAWING.height / frame.heightMm);
-    const on = ([u, v]: Flat): Flat => [MARGIN + (u - frame.u0) * scale, top - 6 - (frame.v1 - v) * scale];
-    drawShapes(pen.page, frame.shapes, on, scale, new Set(step.tags));
-  }
+  drawing?.paint(pen, top - 6);
   pen.y = top;
-  for (const l of lines) {
+  for (const l of all) {
     pen.ensureSpace(l.size * LEADING);
     pen.y -= l.size * LEADING;
     const x = MARGIN + left;
     if (l.sign === 'box') pen.box(x, pen.y - 1, 9, 9);
     if (l.sign === 'bar') pen.line(x + 2, pen.y - 2, x + 2, pen.y + l.size, 2.5);
-    pen.text(l.text, x + (l.indent ?? 0), pen.y, l.size, { bold: l.bold ?? false });
+    pen.text(l.text, x + l.indent, pen.y, l.size, { bold: l.bold });
   }
-  pen.y = Math.min(pen.y, top - (shown ? STEP_DRAWING.height + 10 : 0)) - 6;
+  pen.y = Math.min(pen.y - 4, top - beside);
+  for (const list of pieces) {
+    pen.y -= 4;
+    paintMarks(pen, list);
+  }
+  pen.y -= 6;
+}
+
+/** A check as it is read: what it comes to, and its sentence. */
+const checkLine = (c: Check, p: Preferences): string => `${STATUS_WORDS[checkStatus(c)]}: ${phraseText(c.text, p)}`;
+
+/** Every piece by its tag: what it is, and its size. */
+function pieces(pen: Pen, o: BookletOptions, p: Preferences): void {
+  for (const { tags, what, size } of partsOf(o, p).filter((line) => line.tags.length > 0))
+    pen.words(`${sayTags(tags)}: ${tags.length} \u00d7 ${what}${size === '' ? '' : `, ${size}`}`, 9);
 }
 
 /** What to hang by the bed: what it stands, what it keeps, when it wants air. */
@@ -188,23 +237,26 @@ export async function booklet(o: BookletOptions, paper: PaperKey): Promise<Uint8
     `${o.assembly.members.length + o.assembly.panels.length} pieces`,
   ];
   pen.words(facts.join('   |   '), 11, { bold: true });
+  const verdict = planVerdict(o.judged().checks);
+  pen.y -= 6;
+  pen.words(verdict.line, 11, { bold: true });
+  for (const c of verdict.open) pen.words(checkLine(c, units), 9);
   pen.y -= 8;
   drawings(pen, o);
   head(pen, 'Before you start');
   for (const line of new Set(o.assembly.steps.flatMap((s) => s.cautions))) pen.words(`- ${line}`, 9);
-  head(pen, 'Will it do?');
+  head(pen, 'What holds');
   for (const line of conditionLines(o)) pen.words(phraseText(line, units), 9);
-  for (const c of o.judged().checks)
-    pen.words(
-      `${c.verdict === 'fails' ? STATUS_WORDS.fails.toUpperCase() : STATUS_WORDS[checkStatus(c)]}: ${phraseText(c.text, units)}`,
-      9,
-    );
+  for (const c of verdict.settled) pen.words(checkLine(c, units), 9);
+  head(pen, 'The pieces');
+  pieces(pen, o, units);
   head(pen, 'What to buy');
   shopping(pen, o, units);
   head(pen, 'Cut it');
   cutPages(pen, o);
   head(pen, 'Build it', 160);
-  o.assembly.steps.forEach((s, i) => stepBlock(pen, o, s, i + 1, units));
+  const shown = new Set<string>();
+  o.assembly.steps.forEach((s, i) => stepBlock(pen, o, s, i + 1, units, shown));
   seasonCard(pen, o, units);
   for (const panel of curved(o)) templates(pen, panel, paper);
   return book.save();

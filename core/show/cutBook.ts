@@ -9,6 +9,7 @@ import { type SectionCuts, longestDrawnMm, straightest } from '../make/cutting/b
 import { type SheetCut, cutsText } from '../make/cutting/panels';
 import { stopGroups } from '../make/cutting/stops';
 import { sayTags } from '../cover/guide/tags';
+import { formatAmount } from '../base/amount';
 import { type LengthUnit, formatLength } from '../base/length';
 
 /** Room for a bar's name, and how high a bar is, points. */
@@ -18,8 +19,8 @@ const BAR_HIGH = 20;
 const FLAT_HIGH = 150;
 
 /** A sheet or roll lying on its long side, its pieces with their tags, under its name and a box to tick. */
-function drawFlat(pen: Pen, title: string, stock: FlatStock, after: string, unit: LengthUnit): void {
-  const list = flatDrawing(stock, { width: pen.width, high: FLAT_HIGH }, unit, onPaper(pen));
+function drawFlat(pen: Pen, title: string, stock: FlatStock, after: string): void {
+  const list = flatDrawing(stock, { width: pen.width, high: FLAT_HIGH }, onPaper(pen));
   pen.ensureSpace(list.height + 40);
   pen.y -= 16;
   pen.box(MARGIN, pen.y - 1, 9, 9);
@@ -69,7 +70,8 @@ function barsOf(pen: Pen, cuts: readonly SectionCuts[], unit: LengthUnit): void 
 
 /** Every bar, sheet and roll, with the stops. */
 export function cutPages(pen: Pen, work: Pick<CutCover, 'garden' | 'cuts' | 'sheets' | 'rolls'>): void {
-  const unit = work.garden.units.length;
+  const { units } = work.garden;
+  const unit = units.length;
   pen.words(
     'Marks run from the end where the tape hooks, after the squared end, and count the saw\u2019s own width. Measure each board before you cut: shops sell them a little short or long. Eye and ear protection; a mask for PVC and treated wood.',
     9,
@@ -88,9 +90,14 @@ export function cutPages(pen: Pen, work: Pick<CutCover, 'garden' | 'cuts' | 'she
       );
   }
   for (const cut of work.sheets.sheets)
-    drawFlat(pen, sheetTitle(cut, unit), sheetStock(cut, unit), `In order: ${cutsText(cut, unit)}.`, unit);
+    drawFlat(pen, sheetTitle(cut, unit), sheetStock(cut, unit), `In order: ${cutsText(cut, unit)}.`);
   for (const cut of work.rolls.rolls)
-    drawFlat(pen, rollTitle(cut, unit), rollStock(cut), `${formatLength(cut.leftMm, unit)} left on the roll.`, unit);
+    drawFlat(
+      pen,
+      rollTitle(cut, unit),
+      rollStock(cut, units),
+      `${formatAmount(cut.leftMm, 'byEye', units)} left on the roll.`,
+    );
 }
 
 /**

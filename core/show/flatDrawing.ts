@@ -1,5 +1,6 @@
 /** Stiff sheets and rolls laid flat to scale, with what is cut from them and what is left over. */
 import type { Flat } from '../base/geometry';
+import { type Preferences, formatAmount } from '../base/amount';
 import { type LengthUnit, formatLength } from '../base/length';
 import type { SheetCut } from '../make/cutting/panels';
 import type { RollCut } from '../make/rolls/rolls';
@@ -23,6 +24,8 @@ export interface FlatStock {
   readonly pieces: readonly FlatPiece[];
   /** Where it is cut across, from its left end, mm. */
   readonly cutsMm: readonly number[];
+  /** A measure along it, as it is read. */
+  readonly figure: (mm: number) => string;
 }
 
 const flatPiece = (
@@ -48,17 +51,19 @@ export const sheetStock = (cut: SheetCut, unit: LengthUnit): FlatStock => ({
     ),
   ),
   cutsMm: [...new Set(cut.blanks.map((p) => p.yMm + p.lengthMm))],
+  figure: (mm) => formatLength(mm, unit),
 });
 
 /** A roll with its sheets, drawn a little further than it is used. */
-export function rollStock(cut: RollCut): FlatStock {
-  const usedMm = Math.max(...cut.placed.map((p) => p.atMm + p.runMm));
+export function rollStock(cut: RollCut, p: Preferences): FlatStock {
+  const usedMm = Math.max(...cut.placed.map((s) => s.atMm + s.runMm));
   return {
     longMm: Math.min(cut.roll.lengthMm, usedMm * 1.2 + 500),
     wideMm: cut.roll.widthMm,
     fill: 'film',
-    pieces: cut.placed.map((p) => flatPiece(p.tag, p.part.toLowerCase(), [p.atMm, p.sideMm], [p.runMm, p.widthMm])),
+    pieces: cut.placed.map((s) => flatPiece(s.tag, s.part.toLowerCase(), [s.atMm, s.sideMm], [s.runMm, s.widthMm])),
     cutsMm: [cut.roll.lengthMm - cut.leftMm],
+    figure: (mm) => formatAmount(mm, 'film', p),
   };
 }
 
@@ -66,7 +71,6 @@ export function rollStock(cut: RollCut): FlatStock {
 export function flatDrawing(
   stock: FlatStock,
   { width, high }: { readonly width: number; readonly high: number },
-  unit: LengthUnit,
   l: Lettering,
 ): MarkList {
   const beside = 4.5 * l.figure;
@@ -76,7 +80,7 @@ export function flatDrawing(
   const [w, h] = [stock.longMm * scale, stock.wideMm * scale];
   const at = ([along, down]: Flat): Flat => [beside + along * scale, 1 + down * scale];
   const cuts = cutMarks(
-    stock.cutsMm.map((mm) => ({ x: at([mm, 0])[0], figure: formatLength(mm, unit) })),
+    stock.cutsMm.map((mm) => ({ x: at([mm, 0])[0], figure: stock.figure(mm) })),
     { top: 1, foot: 1 + h + 0.5 * l.figure, base: h + 1.55 * l.figure, row: 1.3 * l.figure, thick: 0.15 * l.figure },
     l,
   );
@@ -88,7 +92,7 @@ export function flatDrawing(
       {
         kind: 'text',
         at: [beside - 0.6 * l.figure, 1 + h / 2 + 0.36 * l.quiet],
-        text: formatLength(stock.wideMm, unit),
+        text: stock.figure(stock.wideMm),
         size: l.quiet,
         ink: 'quiet',
         anchor: 'end',

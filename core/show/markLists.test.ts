@@ -128,10 +128,13 @@ describe.each([
     '%s: pieces lie on their sheet at one scale, each with its tag in its middle',
     (family) => {
       const p = planOf(family);
-      const stocks = [...p.sheets.sheets.map((s) => sheetStock(s, 'ftin')), ...p.rolls.rolls.map((r) => rollStock(r))];
+      const stocks = [
+        ...p.sheets.sheets.map((s) => sheetStock(s, 'ftin')),
+        ...p.rolls.rolls.map((r) => rollStock(r, p.garden.units)),
+      ];
       expect(stocks.length).toBeGreaterThan(0);
       for (const stock of stocks) {
-        const list = flatDrawing(stock, { width, high: 150 }, 'ftin', letters());
+        const list = flatDrawing(stock, { width, high: 150 }, letters());
         const [sheet, ...pieces] = outlinesOf(list).map((o) => boundsOf(o.points));
         if (!sheet) throw new Error('no sheet');
         const scale = (sheet.y1 - sheet.y0) / stock.wideMm;

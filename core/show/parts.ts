@@ -3,6 +3,7 @@ import { type Preferences, formatAmount } from '../base/amount';
 import { formatLength } from '../base/length';
 import { capital } from '../base/figure';
 import { hardwareItem } from '../catalog/catalog';
+import type { HardwareItem } from '../catalog/types';
 import { sheetSize } from '../make/rolls/rolls';
 import type { Assessment } from '../assessment';
 
@@ -16,6 +17,13 @@ interface PartLine {
 
 /** Pieces of one name, bar and length are a line; so are sheets of one size, panels of one kind, and each small thing. */
 export function partsOf({ assembly: a, also, site: { catalog } }: Assessment, units: Preferences): readonly PartLine[] {
+  const thing = ({ name, unit }: HardwareItem, count: number): PartLine => ({
+    what: capital(name),
+    ...(unit === 'm'
+      ? { count: 1, size: formatAmount(count, 'coil', units) }
+      : { count: Math.ceil(count - 1e-9), size: '' }),
+    tags: [],
+  });
   const lines = new Map<string, PartLine>();
   const add = (what: string, size: string, tag: string): void => {
     const key = `${what} ${size}`;
@@ -46,16 +54,7 @@ export function partsOf({ assembly: a, also, site: { catalog } }: Assessment, un
   for (const h of [...a.hardware, ...also]) small.set(h.itemKey, (small.get(h.itemKey) ?? 0) + h.count);
   const blocks = new Set(a.blocks.map((b) => b.itemKey));
   const things = [...small].flatMap(([key, count]): readonly PartLine[] =>
-    blocks.has(key)
-      ? []
-      : [
-          {
-            what: capital(hardwareItem(catalog, key).name),
-            count: Math.ceil(count - 1e-9),
-            size: hardwareItem(catalog, key).unit === 'm' ? 'm' : '',
-            tags: [],
-          },
-        ],
+    blocks.has(key) ? [] : [thing(hardwareItem(catalog, key), count)],
   );
   return [...lines.values(), ...things];
 }

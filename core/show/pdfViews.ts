@@ -5,7 +5,7 @@ import { formatLength } from '../base/length';
 import type { Dimension } from '../cover/assembly/types';
 import type { Assessment } from '../assessment';
 import { MARGIN, POINTS_PER_MM, type Pen } from './pen';
-import { type Drawn, type Stuff, standingTags, viewFrame } from './project';
+import { type Drawn, type Stuff, showsOneOf, standingTags, viewFrame } from './project';
 import { type LayoutOf, layoutView } from './viewLayout';
 
 /** Scales that a rule can read, one to so many. */
@@ -33,7 +33,7 @@ export function drawShapes(
   inPlay?: ReadonlySet<string>,
 ): void {
   for (const d of shapes) {
-    const faint = inPlay !== undefined && !inPlay.has(d.tag);
+    const faint = inPlay !== undefined && !showsOneOf(d, inPlay);
     const border = grayscale(faint ? 0.78 : 0);
     const points = d.points.map(on);
     if (d.widthMm === undefined) {
@@ -98,15 +98,7 @@ function drawView(pen: Pen, o: Assessment, view: View, x: number, width: number,
     const middle = x + (label.x0 + label.x1) / 2;
     const base = d.side === 'leader' ? label.y1 - 6 : (label.y0 + label.y1) / 2 + SMALL / 3;
     const text = formatLength(d.valueMm, unit);
-    const half = pen.font.widthOfTextAtSize(text, SMALL) / 2 + 2;
-    pen.page.drawRectangle({
-      x: middle - half,
-      y: down(base) - 2,
-      width: 2 * half,
-      height: SMALL + 3,
-      color: grayscale(1),
-    });
-    pen.text(text, middle, down(base), SMALL, { centre: true });
+    pen.label(text, [middle, down(base)], SMALL);
     if (d.side === 'leader') pen.text(d.label, middle, down(label.y0 + 6), SMALL - 1, { centre: true, quiet: true });
   }
   return layout.height;

@@ -94,3 +94,11 @@ test('room: a page is turned only where what comes would not fit; each new page 
   const read = await PDFDocument.load(await book.save());
   expect([read.getTitle(), read.getPageCount()]).toEqual(['Zito', 1]);
 });
+
+test('a line never ends within a measure', async () => {
+  const { pen: p } = await pen();
+  const said = 'every 2\' 9 13/16" or 16 mm of it';
+  for (let width = 10; width < 200; width += 5)
+    for (const line of p.lines(said, 10, width)) expect(line).not.toMatch(/(\d'?|')$/);
+  expect(p.lines(said, 10, 10)).toEqual(['every', '2\' 9 13/16"', 'or', '16 mm', 'of', 'it']);
+});

@@ -2,6 +2,7 @@
 import { PDFDocument, type PDFFont, type PDFPage, StandardFonts, grayscale } from 'pdf-lib';
 import type { PaperKey } from '../cover/parts/ends';
 import type { Market } from '../catalog/market';
+import type { Flat } from '../base/geometry';
 
 /** Points of 1/72 in. */
 const PAPER = { imperial: [612, 792], metric: [595.28, 841.89] } as const;
@@ -24,6 +25,9 @@ export function plain(text: string): string {
       return /^[\u0020-\u007e]$/.test(base) ? base : '?';
     });
 }
+
+/** Between words, but not within a measure: 1' 0", 2 3/8", 16 mm, 5 kg. */
+const WITHIN = / (?!(?<=['\u2032\d] )\d[\d/]*(?: \d+\/\d+)?")(?!(?<=\d )(?:mm|cm|m|ft|in|lb|kg|N|mph|m\/s)\b)/;
 
 /** Where the pen stands: it moves down the page, and to a new one when the page is full. */
 export class Pen {
@@ -64,12 +68,18 @@ export class Pen {
     const left = centre ? x - font.widthOfTextAtSize(words, size) / 2 : x;
     this.page.drawText(words, { x: left, y, size, font, color: quiet ? QUIET : BLACK });
   }
+  /** A word on white, so that no line runs through it. @param at the middle of its base line */
+  label(said: string, [x, y]: Flat, size: number, bold = false): void {
+    const half = (bold ? this.bold : this.font).widthOfTextAtSize(plain(said), size) / 2 + 2;
+    this.page.drawRectangle({ x: x - half, y: y - 2, width: 2 * half, height: size + 3, color: grayscale(1) });
+    this.text(said, x, y, size, { bold, centre: true });
+  }
   /** Words in lines of a width. */
   lines(said: string, size: number, width = this.width, bold = false): readonly string[] {
     const font = bold ? this.bold : this.font;
     const lines: string[] = [];
     let line = '';
-    for (const word of said.split(' ')) {
+    for (const word of said.split(WITHIN)) {
       const longer = line === '' ? word : `${line} ${word}`;
       if (font.widthOfTextAtSize(plain(longer), size) > width && line !== '') {
         lines.push(line);

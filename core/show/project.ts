@@ -24,6 +24,8 @@ export type Stuff =
 export interface Drawn {
   readonly stuff: Stuff;
   readonly tag: string;
+  /** Pieces that lie exactly behind it. */
+  readonly behind?: readonly string[];
   readonly points: readonly Flat[];
   /** True width of a pipe drawn along its points; undefined for areas. */
   readonly widthMm: number | undefined;
@@ -142,6 +144,22 @@ function bedShapes(bed: Bed, survey: Survey, view: View): Drawn[] {
   }
 }
 
+/** Shapes without those that others cover exactly, whose tags these keep. */
+function drawnOnce(shapes: readonly Drawn[]): readonly Drawn[] {
+  const groups = new Map<string, Drawn[]>();
+  for (const d of shapes) {
+    const key = `${d.stuff}${d.points.map(([u, v]) => `${Math.round(u)},${Math.round(v)}`).join(' ')}`;
+    groups.set(key, [...(groups.get(key) ?? []), d]);
+  }
+  return [...groups.values()].flatMap(([first, ...behind]) =>
+    first ? [behind.length > 0 ? { ...first, behind: [...new Set(behind.map((d) => d.tag))] } : first] : [],
+  );
+}
+
+/** Whether a shape stands for one of some pieces. */
+export const showsOneOf = ({ tag, behind = [] }: Drawn, tags: ReadonlySet<string>): boolean =>
+  tags.has(tag) || behind.some((b) => tags.has(b));
+
 /** Everything in a view, far things first, each shape once. */
 export function drawAssembly(assembly: Assembly, bed: Bed, survey: Survey, view: View): readonly Drawn[] {
   const depth = DEPTH[view];
@@ -174,18 +192,8 @@ export function drawAssembly(assembly: Assembly, bed: Bed, survey: Survey, view:
         drawn: [{ stuff: 'straw' as const, tag: b.tag, points: hull(blockCorners(b).map(flat)), widthMm: undefined }],
       })),
   ];
-  const seen = new Set<string>();
-  const once = (d: Drawn): boolean => {
-    const key = `${d.stuff}${d.points.map(([u, v]) => `${Math.round(u)},${Math.round(v)}`).join(' ')}`;
-    if (seen.has(key)) return false;
-    seen.add(key);
-    return true;
-  };
-  const film = films.filter((d) => area(d.points) > 100).filter(once);
-  const sorted = pieces
-    .sort((a, b) => a.at - b.at)
-    .flatMap((m) => m.drawn)
-    .filter(once);
+  const film = drawnOnce(films.filter((d) => area(d.points) > 100));
+  const sorted = drawnOnce(pieces.sort((a, b) => a.at - b.at).flatMap((m) => m.drawn));
   const bedDrawn = bedShapes(bed, survey, view);
   // From the side the near wall hides what stands inside the bed.
   return view === 'side' ? [...film, ...sorted, ...bedDrawn] : [...bedDrawn, ...film, ...sorted, ...lines];

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { formatAmount } from '../../core/base/amount';
 import { formatLength } from '../../core/base/length';
 import type { RollCut } from '../../core/make/rolls/rolls';
 import { ON_SCREEN } from '../../core/show/drawing';
@@ -10,8 +11,9 @@ const HIGH = 150;
 
 /** A roll laid flat to scale, its sheets on it and what is left hatched. */
 export function RollDrawing({ cut, width }: { readonly cut: RollCut; readonly width: number }): ReactNode {
-  const { length: unit } = useUnits();
-  const text = (mm: number): string => formatLength(mm, unit);
+  const units = useUnits();
+  const text = (mm: number): string => formatLength(mm, units.length);
+  const left = `${formatAmount(cut.leftMm, 'byEye', units)} left over`;
   const { name, outerFace } = cut.cover;
   return (
     <figure>
@@ -21,11 +23,11 @@ export function RollDrawing({ cut, width }: { readonly cut: RollCut; readonly wi
           {text(cut.roll.widthMm)} × {text(cut.roll.lengthMm)}
         </span>
         {cut.fromShelf && ', from the shelf'}
-        {outerFace !== null && `; ${outerFace}, so mark it on every piece`}; {text(cut.leftMm)} left over
+        {outerFace !== null && `; ${outerFace}, so mark it on every piece`}; {left}
       </figcaption>
       <Painted
-        list={flatDrawing(rollStock(cut), { width, high: HIGH }, unit, ON_SCREEN)}
-        said={`Roll ${text(cut.roll.widthMm)} wide: ${cut.placed.map((p) => `${p.tag} ${text(p.runMm)} long`).join(', ')}; ${text(cut.leftMm)} left over`}
+        list={flatDrawing(rollStock(cut, units), { width, high: HIGH }, ON_SCREEN)}
+        said={`Roll ${text(cut.roll.widthMm)} wide: ${cut.placed.map((p) => `${p.tag} ${text(p.runMm)} long`).join(', ')}; ${left}`}
       />
     </figure>
   );

@@ -24,7 +24,7 @@ export function SheetDrawing({ cut, width }: { readonly cut: SheetCut; readonly 
         {cut.sheet.channels && ', channels along its length'}
       </figcaption>
       <Painted
-        list={flatDrawing(sheetStock(cut, unit), { width, high: HIGH }, unit, ON_SCREEN)}
+        list={flatDrawing(sheetStock(cut, unit), { width, high: HIGH }, ON_SCREEN)}
         said={cut.placed.map((p) => `${p.tag} ${text(p.widthMm)} by ${text(p.lengthMm)}`).join(', ')}
       />
       {order !== '' && <p style={{ fontSize: '0.875rem', color: 'var(--quiet)' }}>In order: {order}.</p>}

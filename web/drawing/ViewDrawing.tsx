@@ -2,13 +2,15 @@ import type { CoverLayout } from '../../core/layout';
 import { type View, flatten } from '../../core/base/geometry';
 import { type ReactNode, useMemo, useState } from 'react';
 import styled from 'styled-components';
-import { type Drawn, type ViewFrame, standingTags, viewFrame } from '../../core/show/project';
+import { type Drawn, type ViewFrame, showsOneOf, standingTags, viewFrame } from '../../core/show/project';
 import { type LayoutOf, type PlacedDimension, type ViewLayout, dimensionWidth } from '../../core/show/viewLayout';
 import type { Dimension } from '../../core/cover/assembly/types';
 import type { Result } from '../../core/base/result';
 import { formatLength } from '../../core/base/length';
 import { useUnits } from '../app/hooks';
 import { LengthField } from '../parts/TypedField';
+import { ON_SCREEN } from '../../core/show/drawing';
+import { pieceTags } from '../../core/show/pieceTags';
 import { jointMarks } from '../../core/show/jointMarks';
 import { JointMarks } from './JointMarks';
 import { CropOutline, CropRows, Ground } from './Beside';
@@ -44,13 +46,16 @@ export function useView(o: CoverLayout, view: View, bare = false, still?: Omit<V
     () => ({
       frame,
       dimensions: bare ? [] : assembly.dimensions.filter((d) => d.view === view),
-      tags: view === 'side' ? standingTags(assembly) : [],
+      tags: view === 'side' && !bare ? standingTags(assembly) : [],
       widthOf: (d: Dimension) => type * dimensionWidth(d, unit),
       type,
     }),
     [frame, assembly, view, bare, unit, type],
   );
 }
+
+/** Letters of the tags on pieces in play, px. */
+const TAG_PX = 13;
 
 const Paper = styled.figure`
   position: relative;
@@ -174,6 +179,14 @@ const Paper = styled.figure`
     font-size: 12px;
     fill: var(--ink);
   }
+  text.piece {
+    font-size: ${TAG_PX}px;
+    font-weight: 600;
+    paint-order: stroke;
+    stroke: var(--ground);
+    stroke-width: 4px;
+    stroke-linejoin: round;
+  }
 `;
 
 /** A dimension line: a chalk tick across the line at each end. */
@@ -252,6 +265,7 @@ export function ViewDrawing(props: ViewProps): ReactNode {
     () => (joints ? jointMarks(o.assembly, view).filter((x) => joints === 'all' || joints.includes(x.id)) : []),
     [o.assembly, view, joints],
   );
+  const inPlay = play && new Set(play);
   const said = marks.find((x) => x.id === picked)?.text;
   const held = of.dimensions.find((d) => d.id === pulling?.now?.id);
   const name = `${NAMES[view]}, 1 : ${scaleText(layout.scale)}`;
@@ -281,12 +295,12 @@ export function ViewDrawing(props: ViewProps): ReactNode {
       >
         {view !== 'plan' && <Ground y={ground} x0={box.x0 - 10} x1={box.x1 + 10} />}
         {frame.shapes.map((drawn, i) => (
-          <g key={i} opacity={!play || play.includes(drawn.tag) ? 1 : drawn.tag === '' ? 0.45 : 0.16}>
+          <g key={i} opacity={!inPlay || showsOneOf(drawn, inPlay) ? 1 : drawn.tag === '' ? 0.45 : 0.16}>
             <Shape drawn={drawn} sheet={sheet} />
           </g>
         ))}
         {frame.shapes
-          .filter((drawn) => drawn.tag !== '' && lit.includes(drawn.tag))
+          .filter((drawn) => drawn.tag !== '' && showsOneOf(drawn, new Set(lit)))
           .map((drawn, i) => (
             <Outlined key={i} drawn={drawn} sheet={sheet} className="lit" />
           ))}
@@ -295,6 +309,18 @@ export function ViewDrawing(props: ViewProps): ReactNode {
         ))}
         {view === 'end' && !play && <CropOutline outline={o} sheet={sheet} />}
         {view === 'plan' && !play && <CropRows outline={o} sheet={sheet} />}
+        {inPlay &&
+          pieceTags(frame.shapes, inPlay, {
+            on: (p) => toScreen(sheet, p),
+            widthOf: (text) => ON_SCREEN.widthOf(text, TAG_PX) + 6,
+            high: TAG_PX + 2,
+            left: 0,
+            right: layout.width,
+          }).map(({ text, at: [x, y] }) => (
+            <text key={text} className="piece" x={x} y={y + 0.36 * TAG_PX} textAnchor="middle">
+              {text}
+            </text>
+          ))}
         {layout.tags.map(({ tag, label }) => (
           <text key={tag} x={(label.x0 + label.x1) / 2} y={label.y1 - 3} textAnchor="middle">
             {tag}

@@ -1,3 +1,4 @@
+import { countOf } from '../../core/catalog/counted';
 import { AISLES } from '../../core/catalog/types';
 import { setGot, setNote, setOwned, setPrice } from '../../core/commands/shelf';
 import type { ReactNode } from 'react';
@@ -6,6 +7,7 @@ import type { ShoppingLine, ShoppingList } from '../../core/make/buying/shopping
 import { phraseText } from '../../core/base/figure';
 import { currencyDecimals, formatMoney } from '../../core/base/amount';
 import { useRun, useGarden, useUnits } from '../app/hooks';
+import { CountField } from './CountField';
 import { ListTable } from './lists';
 import { NumberField, TypedField } from './TypedField';
 import { Tick } from './Tick';
@@ -78,10 +80,6 @@ const List = styled(ListTable)`
   }
 `;
 
-function needText(line: ShoppingLine): string {
-  return line.unit === 'm' ? `${line.need} m` : String(line.need);
-}
-
 interface CartTableProps {
   readonly list: ShoppingList;
   /** Prices and owned amounts as fields; as plain figures on paper. */
@@ -95,6 +93,7 @@ export function CartTable({ list, typed }: CartTableProps): ReactNode {
   const { got, notes } = useGarden();
   const tick = (l: ShoppingLine, on: boolean): void => void run((g) => setGot(g, l.priceKey, l.name, on));
   const money = (x: number): string => formatMoney(x, units.currency);
+  const count = ({ unit }: ShoppingLine, n: number): string => phraseText([countOf(unit, n)], units);
   const aisles = [...new Set(list.lines.map((l) => l.aisle))];
   return (
     <List>
@@ -148,24 +147,24 @@ export function CartTable({ list, typed }: CartTableProps): ReactNode {
                   </b>
                   <small>
                     {l.uses
-                      .map((u) => (l.unit === 'bar' || l.unit === 'roll' ? u.joint : `${u.count}: ${u.joint}`))
+                      .map((u) =>
+                        l.unit === 'bar' || l.unit === 'roll' ? u.joint : `${count(l, u.count)}: ${u.joint}`,
+                      )
                       .join(' · ')}
                   </small>
                   <Note line={l} typed={typed} note={notes[l.priceKey] ?? ''} />
                 </td>
-                <td className="number measure wide-only">{needText(l)}</td>
+                <td className="number measure wide-only">{count(l, l.need)}</td>
                 <td className="number measure wide-only">
                   {typed && l.canOwn ? (
-                    <NumberField
+                    <CountField
                       label={`Owned: ${l.name}`}
-                      value={l.owned}
-                      decimals={0}
-                      min={0}
-                      max={100000}
+                      unit={l.unit}
+                      count={l.owned}
                       onSet={(n) => run((g) => setOwned(g, l, n))}
                     />
                   ) : l.canOwn ? (
-                    l.owned
+                    count(l, l.owned)
                   ) : (
                     'shelf'
                   )}

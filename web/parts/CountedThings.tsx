@@ -4,7 +4,7 @@ import { type ReactNode, useState } from 'react';
 import type { Result } from '../../core/base/result';
 import { Pick } from './Pick';
 import { Rows } from './lists';
-import { NumberField } from './TypedField';
+import { CountField } from './CountField';
 
 interface CountedProps {
   /** How many of each thing, by item key; those of nothing are not shown. */
@@ -25,14 +25,7 @@ export function CountedThings({ counts, onSet, first, labels, more }: CountedPro
   const items = [...catalog.item.values()];
   const chosen = catalog.item.get(key);
   const count = (item: HardwareItem, label: string): ReactNode => (
-    <NumberField
-      label={label}
-      value={counts[item.key] ?? 0}
-      decimals={0}
-      min={0}
-      max={100000}
-      onSet={(n) => onSet(item, n)}
-    />
+    <CountField label={label} unit={item.unit} count={counts[item.key] ?? 0} onSet={(n) => onSet(item, n)} />
   );
   return (
     <Rows>
@@ -41,10 +34,7 @@ export function CountedThings({ counts, onSet, first, labels, more }: CountedPro
         .map((item) => (
           <li key={item.key}>
             <b>{item.name}</b>
-            <span className="where">
-              {item.unit === 'm' ? 'metres ' : ''}
-              {more?.(item)}
-            </span>
+            <span className="where">{more?.(item)}</span>
             {count(item, `${labels.of}: ${item.name}`)}
           </li>
         ))}
@@ -55,7 +45,7 @@ export function CountedThings({ counts, onSet, first, labels, more }: CountedPro
           options={items.map((item) => ({ value: item.key, label: item.name }))}
           onChange={setKey}
         />
-        <span style={{ color: 'var(--quiet)' }}>how many</span>
+        <span style={{ color: 'var(--quiet)' }}>how {chosen?.unit === 'm' ? 'much' : 'many'}</span>
         {chosen && count(chosen, labels.howMany)}
       </li>
     </Rows>

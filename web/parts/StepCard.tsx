@@ -1,10 +1,9 @@
-import { joinPhrases } from '../../core/base/figure';
-import { toolName } from '../../core/catalog/handTools';
-import { type Catalog, hardwareItem } from '../../core/catalog/catalog';
+import type { Phrase } from '../../core/base/figure';
 import type { Assessment } from '../../core/assessment';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import type { BuildStep } from '../../core/cover/assembly/types';
+import { type StepLine, stepContent } from '../../core/show/stepContent';
 import { fitView } from '../../core/show/viewLayout';
 import { ViewDrawing, useView } from '../drawing/ViewDrawing';
 import { CloseUps } from '../drawing/CloseUps';
@@ -63,17 +62,6 @@ const Card = styled.article`
   }
 `;
 
-/** What a step takes of the shopping list, each thing once. */
-function taken({ takes }: BuildStep, catalog: Catalog): string {
-  return [...new Set(takes.map((t) => t.itemKey))]
-    .map((key) => {
-      const { name, unit } = hardwareItem(catalog, key);
-      const count = takes.reduce((sum, t) => sum + (t.itemKey === key ? t.count : 0), 0);
-      return `${count} ${unit === 'm' ? 'm' : '×'} ${name}`;
-    })
-    .join(', ');
-}
-
 interface StepCardProps {
   readonly outline: Assessment;
   readonly step: BuildStep;
@@ -96,20 +84,19 @@ export function checkKey(step: BuildStep, index: number): string {
 /** One step: the pieces in play, marks, work, cautions, checks. */
 export function StepCard({ outline: o, step, number, of, width, done, onTick }: StepCardProps): ReactNode {
   const view = useView(o, step.view, true);
-  const marked = o.assembly.members.filter((x) => step.tags.includes(x.tag) && x.marks.length > 0);
-  // Pieces that are marked alike are shown once.
-  const kinds = marked.filter(
-    (x, i) => marked.findIndex((y) => JSON.stringify(y.marks) === JSON.stringify(x.marks)) === i,
-  );
+  const { minutes, drawn, marked, lines } = stepContent(o, step);
+  const linesOf = (kind: StepLine['kind']): readonly Phrase[] =>
+    lines.flatMap((l) => (l.kind === kind ? [l.text] : []));
+  const [cautions, checks] = [linesOf('caution'), linesOf('check')];
   return (
     <Card aria-label={step.title}>
       <header>
         <p className="of">
-          Step {number} of {of}, about {Math.max(5, Math.round(step.minutes / 5) * 5)} minutes
+          Step {number} of {of}, about {minutes} minutes
         </p>
         <h2 tabIndex={-1}>{step.title}</h2>
       </header>
-      {step.id !== 'cut' && step.tags.length > 0 && (
+      {drawn && (
         <ViewDrawing
           outline={o}
           view={step.view}
@@ -119,31 +106,34 @@ export function StepCard({ outline: o, step, number, of, width, done, onTick }: 
           joints={step.joints}
         />
       )}
-      {step.id !== 'cut' && <CloseUps outline={o} step={step} of={view} width={width} />}
-      {step.id !== 'cut' && kinds.slice(0, 4).map((x) => <MarkedPiece key={x.tag} member={x} width={width} />)}
-      {step.cautions.length > 0 && (
+      {drawn && <CloseUps outline={o} step={step} of={view} width={width} />}
+      {marked.map((x) => (
+        <MarkedPiece key={x.tag} member={x} width={width} />
+      ))}
+      {cautions.length > 0 && (
         <div className="caution" role="note" aria-label="Caution">
-          {step.cautions.map((line) => (
-            <p key={line}>{line}</p>
+          {cautions.map((line, i) => (
+            <p key={i}>
+              <Sentence phrase={line} />
+            </p>
           ))}
         </div>
       )}
       <ol>
-        {step.work.map((line, i) => (
+        {linesOf('work').map((line, i) => (
           <li key={i}>
             <Sentence phrase={line} />
           </li>
         ))}
       </ol>
-      {step.takes.length > 0 && <p className="tools">Have to hand: {taken(step, o.site.catalog)}.</p>}
-      {step.tools.length > 0 && (
-        <p className="tools">
-          Tools: <Sentence phrase={joinPhrases(step.tools.map(toolName), '; ')} />.
+      {[...linesOf('takes'), ...linesOf('tools')].map((line, i) => (
+        <p key={i} className="tools">
+          <Sentence phrase={line} />
         </p>
-      )}
-      {step.checks.length > 0 && (
+      ))}
+      {checks.length > 0 && (
         <ul className="checks">
-          {step.checks.map((line, i) => (
+          {checks.map((line, i) => (
             <li key={i}>
               <Tick on={done.includes(checkKey(step, i))} onChange={onTick && ((on) => onTick(checkKey(step, i), on))}>
                 <span>

@@ -191,7 +191,7 @@ function sheetCheck(rolls: RollPlan, sheets: readonly SheetPart[], market: Marke
     fits ? fits.roll.widthMm - fits.leftMm : 0,
     fits?.roll.widthMm ?? 0,
     fits
-      ? phrase`Sheet reaches: cut from a roll ${amount(fits.roll.widthMm, 'length')} wide, ${amount(fits.leftMm, 'length')} of it left over.${lies}`
+      ? phrase`Sheet reaches: cut from a roll ${amount(fits.roll.widthMm, 'length')} wide, ${amount(fits.leftMm, 'byEye')} of it left over.${lies}`
       : [`All of the ${first.cover.name} is cut.`],
   );
 }

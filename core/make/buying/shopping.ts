@@ -1,4 +1,5 @@
 import { type Catalog, hardwareItem } from '../../catalog/catalog';
+import { packOf } from '../../catalog/counted';
 import { AISLE_KEYS, type Aisle } from '../../catalog/types';
 import type { HardwareUse } from '../../cover/assembly/types';
 import {
@@ -172,7 +173,7 @@ export function shoppingList(
       priceKey: packPriceKey(item),
       aisle: item.aisle,
       name: item.name,
-      size: item.packSize === 1 ? ['one'] : [item.unit === 'm' ? `${item.packSize} m` : `pack of ${item.packSize}`],
+      size: packOf(item),
       need: entry.count,
       unit: item.unit,
       owned: have,

@@ -9,7 +9,7 @@ import { Navigate } from 'react-router';
 import styled from 'styled-components';
 import { familyOf } from '../../../core/cover/families/registry';
 import { phraseText } from '../../../core/base/figure';
-import { formatMoney } from '../../../core/base/amount';
+import { formatAmount, formatMoney } from '../../../core/base/amount';
 import { formatLength } from '../../../core/base/length';
 import { PlaceHead } from '../../app/PlaceHead';
 import { useCurrent } from '../../app/current';
@@ -20,6 +20,7 @@ import { useWork } from '../../background/usePlan';
 import { OffcutPattern } from '../../drawing/Painted';
 import { SheetDrawing } from '../../drawing/SheetDrawing';
 import { useSize } from '../../drawing/useSize';
+import { planVerdict } from '../../../core/show/verdict';
 import { fitView, layoutView } from '../../../core/show/viewLayout';
 import { ViewDrawing, useView } from '../../drawing/ViewDrawing';
 import { Button } from '../../parts/controls';
@@ -54,6 +55,7 @@ const Leaf = styled.article`
   h2 {
     margin-bottom: 0.5rem;
     border-bottom: 1.5px solid var(--ink);
+    break-after: avoid;
   }
   .title {
     font-size: 1.25rem;
@@ -152,6 +154,7 @@ function Sheets({
     (p, i, all) => p.curved && all.findIndex((q) => JSON.stringify(q.outline) === JSON.stringify(p.outline)) === i,
   );
   const marked = o.assembly.members.filter((m) => m.marks.length > 0);
+  const verdict = planVerdict(o.judged().checks);
   return (
     <Leaf ref={ref}>
       <header>
@@ -160,6 +163,20 @@ function Sheets({
           {familyOf(o.cover.family).name} on {o.site.bed.name}, {o.garden.name}. A planning aid: local codes come first.
         </p>
       </header>
+      <section aria-label="Checks" className="keep">
+        <h2>Will it do?</h2>
+        <p>
+          <b>{verdict.line}</b>
+        </p>
+        <ul>
+          {[...verdict.open, ...verdict.settled].map((c) => (
+            <li key={c.id}>
+              <b>{STATUS_WORDS[checkStatus(c)]}</b>: {phraseText(c.text, units)}
+            </li>
+          ))}
+        </ul>
+        <p className="small">{o.judged().checks.find((c) => c.caution !== undefined)?.caution}</p>
+      </section>
       <section aria-label="Before you start" className="keep">
         <h2>Before you start</h2>
         <ul className="cautions">
@@ -215,7 +232,7 @@ function Sheets({
           {o.rolls.rolls.map((r, i) => (
             <p key={i}>
               {r.cover.name}, roll {formatLength(r.roll.widthMm, units.length)} ×{' '}
-              {formatLength(r.roll.lengthMm, units.length)}; {formatLength(r.leftMm, units.length)} left over.
+              {formatLength(r.roll.lengthMm, units.length)}; {formatAmount(r.leftMm, 'byEye', units)} left over.
             </p>
           ))}
           {o.assembly.sheets.map((part) => (
@@ -247,22 +264,6 @@ function Sheets({
             />
           ))}
         </div>
-      </section>
-      <section aria-label="Checks" className="keep">
-        <h2>Will it do?</h2>
-        <ul>
-          {o.judged().checks.map((c) => (
-            <li key={c.id}>
-              <b>{STATUS_WORDS[checkStatus(c)]}</b>: {phraseText(c.text, units)}
-            </li>
-          ))}
-        </ul>
-        <p className="small">
-          {o
-            .judged()
-            .checks.map((c) => c.caution)
-            .find((c) => c !== undefined)}
-        </p>
       </section>
     </Leaf>
   );

@@ -1,11 +1,12 @@
 import { noteFigure, resetFigure, setFigure } from '../../../core/commands/catalog';
-import { type EntryKind, SHIPPED } from '../../../core/catalog/catalog';
+import type { EntryKind } from '../../../core/catalog/catalog';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { type EntryFigure, type FigureUnit } from '../../../core/catalog/figures';
-import { type Entry, entryOf, ownFigures } from '../../../core/catalog/own';
+import { type Entry, entryOf, ownFigures, shippedIn } from '../../../core/catalog/own';
 import type { Result } from '../../../core/base/result';
-import { type LengthUnit, MM_PER_INCH, formatLength } from '../../../core/base/length';
+import { type Preferences, unitOf } from '../../../core/base/amount';
+import { MM_PER_INCH, formatLength, isMetric } from '../../../core/base/length';
 import { useGarden, useRun, useUnits } from '../../app/hooks';
 import { Button } from '../../parts/controls';
 import { ListTable } from '../../parts/lists';
@@ -66,16 +67,19 @@ const DECIMALS: Readonly<Record<FigureUnit, number>> = {
 /** How a figure is shown: pipes and boards to a thousandth of an inch, where lengths are shown in inches. */
 function scaleOf(
   f: EntryFigure<Entry>,
-  length: LengthUnit,
+  units: Preferences,
 ): { readonly unit: string; readonly by: number; readonly decimals: number } {
-  const inches = f.unit === 'mm' && (length === 'ftin' || length === 'in');
-  if (inches) return { unit: 'in', by: MM_PER_INCH, decimals: 3 };
+  if (f.unit === 'mm' && !isMetric(units.length)) return { unit: 'in', by: MM_PER_INCH, decimals: 3 };
+  if (f.unit === 'm') {
+    const { sign, per } = unitOf('coil', units);
+    return { unit: sign, by: 1 / per, decimals: DECIMALS.m };
+  }
   return { unit: f.unit === 'part' || f.unit === 'piece' ? '' : f.unit, by: 1, decimals: DECIMALS[f.unit] };
 }
 
-export function shownValue(f: EntryFigure<Entry>, value: number, length: LengthUnit): string {
-  if (f.unit === 'mm' && f.max > SMALL_MM) return formatLength(value, length);
-  const { unit, by, decimals } = scaleOf(f, length);
+export function shownValue(f: EntryFigure<Entry>, value: number, units: Preferences): string {
+  if (f.unit === 'mm' && f.max > SMALL_MM) return formatLength(value, units.length);
+  const { unit, by, decimals } = scaleOf(f, units);
   return `${(value / by).toFixed(decimals)} ${unit}`.trim();
 }
 
@@ -89,10 +93,10 @@ export function FigureValue({
   readonly name: string;
   readonly onSet: (value: number) => Result<unknown>;
 }): ReactNode {
-  const { length } = useUnits();
+  const units = useUnits();
   const label = `${f.label} of ${name}`;
   if (f.unit === 'mm' && f.max > SMALL_MM) return <LengthField label={label} valueMm={f.value} boxed onSet={onSet} />;
-  const { unit, by, decimals } = scaleOf(f, length);
+  const { unit, by, decimals } = scaleOf(f, units);
   return (
     <>
       <NumberField
@@ -115,9 +119,9 @@ export interface ThingProps {
 
 /** Sets, notes and resets the figures of one entry. */
 export function useFigures({ kind, entry }: ThingProps) {
-  const { catalog } = useGarden();
+  const { catalog, units } = useGarden();
   const run = useRun();
-  const shipped = entryOf(SHIPPED, kind, entry.like ?? entry.key);
+  const shipped = entryOf(shippedIn(units.stock), kind, entry.like ?? entry.key);
   const ships = shipped ? ownFigures(kind, shipped) : [];
   const of = { kind, entry };
   return {
@@ -132,7 +136,7 @@ export function useFigures({ kind, entry }: ThingProps) {
 
 /** The figures of one entry: what is in force, what ships, and where a gardener's own comes from. */
 export function CatalogFigures({ kind, entry }: ThingProps): ReactNode {
-  const { length } = useUnits();
+  const units = useUnits();
   const figures = useFigures({ kind, entry });
   const plain = figures.all.filter((f) => !f.id.includes(' '));
   if (plain.length === 0) return null;
@@ -157,7 +161,7 @@ export function CatalogFigures({ kind, entry }: ThingProps): ReactNode {
               <td className="measure">
                 <FigureValue f={f} name={entry.name} onSet={(x) => figures.set(f.id, x)} />
               </td>
-              <td className="measure shipped">{ships === undefined ? '–' : shownValue(f, ships, length)}</td>
+              <td className="measure shipped">{ships === undefined ? '–' : shownValue(f, ships, units)}</td>
               <td className="note">
                 {own && (
                   <TypedField

@@ -66,5 +66,5 @@ function OneFigure({
 }): ReactNode {
   const entry = entryOf(useCatalog(), figure.kind, figure.key);
   const found = entry && ownFigures(figure.kind, entry).find((f) => f.id === figure.figure);
-  return <span className="measure">{found ? shownValue(found, figure.value, garden.units.length) : ''}</span>;
+  return <span className="measure">{found ? shownValue(found, figure.value, garden.units) : ''}</span>;
 }
