@@ -160,6 +160,15 @@ test('on a phone a bed is measured one measure at a time, on keys, to a saved su
   await expect(page.getByRole('heading', { name: 'Outside width, right end' })).toBeVisible();
   await page.getByRole('button', { name: 'Back', exact: true }).click();
   await expect(page.locator('output')).toContainText(`11' 6 3/8"`);
+  // In any other unit: the figure, then what it is measured in; or typed, and Enter goes on to the next.
+  await press('3', '5', '2');
+  await page.getByRole('radio', { name: 'cm', exact: true }).click();
+  await expect(page.locator('output')).toContainText('352 cm');
+  await page.getByRole('radio', { name: 'ft in' }).click();
+  await page.getByRole('textbox', { name: 'Outside length, near side' }).fill(`11' 6 3/8"`);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Outside width, right end' })).toBeVisible();
+  await page.getByRole('button', { name: 'Back', exact: true }).click();
   // One that cannot be is said, and the old one stays.
   await press('9', '9', 'ft');
   await page.getByRole('button', { name: 'Take it: next' }).click();
@@ -169,4 +178,10 @@ test('on a phone a bed is measured one measure at a time, on keys, to a saved su
   await page.reload();
   await page.getByRole('button', { name: 'The whole drawing' }).last().click();
   await expect(page.getByTestId('bed-near')).toHaveValue(`11' 6 3/8"`);
+  // A diagonal by how much longer it is than the other.
+  await page.getByTestId('bed-falling').fill(`12' 6"`);
+  await page.getByTestId('bed-falling').press('Enter');
+  await page.getByTestId('bed-rising').fill('1 in longer');
+  await page.getByTestId('bed-rising').press('Enter');
+  await expect(page.getByTestId('bed-rising')).toHaveValue(`12' 7"`);
 });

@@ -16,6 +16,7 @@ import type { CutCover } from '../cut';
 import type { Assessment } from '../assessment';
 import { carriedMm } from '../judge/strength/snowStrength';
 import { sheetSize } from '../make/rolls/rolls';
+import { priceName } from '../make/buying/shopping';
 import { cutPages } from './cutBook';
 import { markedPiece } from './barDrawing';
 import { onPaper, paintMarks } from './paint';
@@ -229,7 +230,7 @@ export async function booklet(o: BookletOptions, paper: PaperKey): Promise<Uint8
   const sheet = o.assembly.sheets[0];
   const size = sheet && sheetSize(sheet);
   const facts = [
-    `Price ${formatMoney(o.shopping.paid, units.currency)}`,
+    `${priceName(o.shopping)} ${formatMoney(o.shopping.paid, units.currency)}`,
     `about ${formatAmount(o.hours.value, 'hours', units)}`,
     ...(size
       ? [`sheet ${formatAmount(size.acrossMm, 'film', units)} x ${formatAmount(size.alongMm, 'film', units)}`]

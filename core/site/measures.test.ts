@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { MEASURE_IDS, squareBed } from './bed';
-import { MEASURES, withMeasure } from './measures';
+import { MEASURES, measuredAgainst, readMeasure, withMeasure } from './measures';
 import { survey } from './survey';
 
 const bed = squareBed('b', 'Bed', 2400, 1200, { heightMm: 300, thicknessMm: 38 }, { xMm: 0, yMm: 0 }, 50);
@@ -83,5 +83,32 @@ test('what was measured is changed by nothing but a tape', () => {
       for (const m of MEASURES) if (last.has(m.id)) expect(m.of(bed)).toBe(last.get(m.id));
       expect(new Set(bed.measured)).toEqual(new Set(last.keys()));
     }),
+  );
+});
+
+test('a diagonal may be told by how much longer it is than the other', () => {
+  // With the other measured at 2690 it is 25.4 more.
+  const known = withMeasure(bed, 'falling', 2690);
+  expect(readMeasure(known, 'rising', '1 in longer than the other', 'mm')).toEqual({ ok: true, value: 2715.4 });
+  expect(readMeasure(known, 'rising', '20 Shorter', 'mm')).toEqual({ ok: true, value: 2670 });
+  expect(readMeasure(known, 'rising', '2700', 'mm')).toEqual({ ok: true, value: 2700 });
+  const wrong = readMeasure(known, 'near', '1 in longer', 'mm');
+  expect(wrong.ok ? '' : wrong.faults[0]?.message).toMatch('Only a diagonal');
+  expect(readMeasure(known, 'rising', 'much longer', 'mm').ok).toBe(false);
+});
+
+test('where the other diagonal is not measured, both follow from the sides and differ by what was said', () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 0, max: 400 }),
+      fc.constantFrom('longer' as const, 'shorter' as const),
+      (mm, against) => {
+        const set = withMeasure(bed, 'rising', measuredAgainst(bed, 'rising', against, mm));
+        const [rising, falling] = [set.diagonals.risingMm, set.diagonals.fallingMm];
+        expect(rising - falling).toBeCloseTo(against === 'longer' ? mm : -mm, 6);
+        expect(rising ** 2 + falling ** 2).toBeCloseTo(2 * 2400 ** 2 + 2 * 1200 ** 2, 3);
+      },
+    ),
+    { endOnFailure: true },
   );
 });

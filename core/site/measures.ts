@@ -1,4 +1,6 @@
 /** What is measured at a bed, in the order that one walks round it with a tape. */
+import { type LengthUnit, parseLength } from '../base/length';
+import { type Result, fail, ok } from '../base/result';
 import { type Bed, CORNERS, CORNER_NAMES, type Corner, type MeasureId } from './bed';
 
 export interface BedMeasure {
@@ -47,7 +49,7 @@ export const MEASURES: readonly BedMeasure[] = [
     of: (b) => b.diagonals[key],
     set: (b, mm) => ({ ...b, diagonals: { ...b.diagonals, [key]: mm } }),
     where: { kind: 'between', from, to },
-    tip: 'Corner to corner, outside; two people, the tape tight.',
+    tip: 'Corner to corner, outside; two people, the tape tight. Or how much longer it is than the other.',
   })),
   {
     id: 'insideLength',
@@ -105,6 +107,40 @@ export const MEASURES: readonly BedMeasure[] = [
   },
 ];
 
+/** What a typed length of a diagonal is: its own, or by how much it differs from the other. */
+export type Against = 'itself' | 'longer' | 'shorter';
+
+/** The other diagonal of a diagonal; undefined for any other measure. */
+export const otherDiagonal = (id: MeasureId): MeasureId | undefined =>
+  id === 'rising' ? 'falling' : id === 'falling' ? 'rising' : undefined;
+
+const sideSquares = ({ outside: o }: Bed): number => o.nearMm ** 2 + o.farMm ** 2 + o.leftMm ** 2 + o.rightMm ** 2;
+
+/**
+ * A measure that was taken against the other diagonal, as its own length, mm. Where the other is not measured both follow from the sides:
+ * d1 - d2 is what was typed, and d1^2 + d2^2 = n^2 + f^2 + l^2 + r^2 (parallelogram law).
+ */
+export function measuredAgainst(bed: Bed, id: MeasureId, against: Against, mm: number): number {
+  const otherId = otherDiagonal(id);
+  if (otherId === undefined || against === 'itself') return mm;
+  const more = against === 'longer' ? mm : -mm;
+  if (bed.measured.includes(otherId)) return (MEASURES.find((m) => m.id === otherId)?.of(bed) ?? 0) + more;
+  return (more + Math.sqrt(Math.max(0, 2 * sideSquares(bed) - more ** 2))) / 2;
+}
+
+/**
+ * Reads what was typed for a measure: a length, or for a diagonal by how much it is longer or shorter than the other.
+ * @example readMeasure(bed, 'rising', '1 in longer', 'ftin')
+ */
+export function readMeasure(bed: Bed, id: MeasureId, text: string, unit: LengthUnit): Result<number> {
+  const [, typed = text, way] = /^(.*?)\s*\b(longer|shorter)\b(?:\s+than\s.*)?$/i.exec(text.trim()) ?? [];
+  const read = parseLength(typed, unit);
+  if (!read.ok || way === undefined) return read;
+  if (!otherDiagonal(id))
+    return fail('length', 'Only a diagonal can be longer or shorter than the other. Type the length itself.');
+  return ok(measuredAgainst(bed, id, way.toLowerCase() === 'longer' ? 'longer' : 'shorter', read.value));
+}
+
 /** A bed with one measure taken; what was not measured follows from what was. */
 export function withMeasure(bed: Bed, id: MeasureId, mm: number): Bed {
   const measured = bed.measured.includes(id) ? bed.measured : [...bed.measured, id];
@@ -124,7 +160,7 @@ function following(bed: Bed): Bed {
     taken(a) === taken(b) ? [aMm, bMm] : taken(a) ? [aMm, aMm] : [bMm, bMm];
   const [nearMm, farMm] = pair('near', bed.outside.nearMm, 'far', bed.outside.farMm);
   const [leftMm, rightMm] = pair('left', bed.outside.leftMm, 'right', bed.outside.rightMm);
-  const squares = nearMm ** 2 + farMm ** 2 + leftMm ** 2 + rightMm ** 2;
+  const squares = sideSquares({ ...bed, outside: { nearMm, farMm, leftMm, rightMm } });
   const { risingMm, fallingMm } = bed.diagonals;
   const square = Math.sqrt(nearMm * farMm + leftMm * rightMm);
   const diagonal = (id: MeasureId, mm: number, other: MeasureId, otherMm: number): number =>

@@ -4,7 +4,7 @@ import { type Figure, term } from '../../core/base/figure';
 import { carriedMm } from '../../core/judge/strength/snowStrength';
 import { addedUp, worked } from '../../core/base/formula';
 import { AISLES, AISLE_KEYS } from '../../core/catalog/types';
-import type { ShoppingList } from '../../core/make/buying/shopping';
+import { type ShoppingList, priceName } from '../../core/make/buying/shopping';
 import { sheetSize } from '../../core/make/rolls/rolls';
 import type { Assessment } from '../../core/assessment';
 
@@ -17,7 +17,7 @@ function priceFigure(shopping: ShoppingList): Figure {
     ),
   );
   return worked({
-    label: 'Price',
+    label: priceName(shopping),
     quantity: 'money',
     formula: addedUp('price', aisles),
     terms: aisles,
@@ -83,7 +83,7 @@ function listed(
     term(part, pieces.filter((m) => m.part === part).length, 'count'),
   );
   return [
-    ...(shopping ? [{ id: 'price', name: 'Price', figure: priceFigure(shopping) }] : []),
+    ...(shopping ? [{ id: 'price', name: priceName(shopping), figure: priceFigure(shopping) }] : []),
     ...(snow ? [{ id: 'snow', name: 'Wet snow it carries', figure: snow }] : []),
     ...(Number.isNaN(carried) ? [notJudged(o.judged().unjudged)] : []),
     { id: 'coldest', name: o.coldest.label, figure: o.coldest },

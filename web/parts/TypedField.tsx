@@ -41,6 +41,8 @@ interface TypedProps {
   readonly shown: string;
   /** Takes what was typed; faults keep the old value and are said. */
   readonly take: (text: string) => Result<unknown>;
+  /** After Enter took what stands there: what one goes on to. */
+  readonly onEnter?: (() => void) | undefined;
   readonly boxed?: boolean;
   readonly testId?: string | undefined;
 }
@@ -49,7 +51,7 @@ interface TypedProps {
  * A value that is typed where it stands. Enter or leaving takes it; Escape gives it up.
  * What cannot be taken is said beneath, the old value stays, and focus does not move.
  */
-export function TypedField({ label, shown, take, boxed, testId }: TypedProps): ReactNode {
+export function TypedField({ label, shown, take, onEnter, boxed, testId }: TypedProps): ReactNode {
   const [draft, setDraft] = useState<string>();
   const [fault, setFault] = useState<string>();
   const input = useRef<HTMLInputElement>(null);
@@ -107,7 +109,11 @@ export function TypedField({ label, shown, take, boxed, testId }: TypedProps): R
           if (e.key === 'Enter') {
             e.preventDefault();
             // Nothing was typed since it was taken.
-            if (settled !== 'shown') settle(commit() ? 'shown' : 'typed');
+            if (settled !== 'shown') {
+              const taken = commit();
+              settle(taken ? 'shown' : 'typed');
+              if (taken) onEnter?.();
+            }
           } else if (e.key === 'Escape') {
             setFault(undefined);
             settle('shown');
@@ -133,13 +139,26 @@ interface LengthProps {
   readonly hint?: string;
   /** Nothing and less is refused. */
   readonly positive?: boolean;
+  /** How what is typed is read, where it may be more than a length. */
+  readonly read?: (text: string) => Result<number>;
   readonly onSet: (mm: number) => Result<unknown>;
+  readonly onEnter?: () => void;
   readonly boxed?: boolean;
   readonly testId?: string;
 }
 
 /** A length, typed in any unit and shown in the garden's own. */
-export function LengthField({ label, valueMm, hint, positive, onSet, boxed, testId }: LengthProps): ReactNode {
+export function LengthField({
+  label,
+  valueMm,
+  hint,
+  positive,
+  read: reads,
+  onSet,
+  onEnter,
+  boxed,
+  testId,
+}: LengthProps): ReactNode {
   const { length } = useUnits();
   return (
     <TypedField
@@ -147,8 +166,9 @@ export function LengthField({ label, valueMm, hint, positive, onSet, boxed, test
       shown={valueMm === undefined ? (hint ?? 'length') : formatLength(valueMm, length)}
       boxed={boxed ?? false}
       testId={testId}
+      onEnter={onEnter}
       take={(text) => {
-        const read = parseLength(text, length);
+        const read = reads ? reads(text) : parseLength(text, length);
         if (!read.ok) return read;
         if (positive && read.value <= 0) return fail('length', 'It is longer than nothing.');
         return onSet(read.value);

@@ -19,7 +19,6 @@ type MemberShape =
 export interface Hole {
   readonly atMm: number;
   readonly diameterMm: number;
-  readonly what: string;
 }
 
 /** A place to mark along a piece, from its tape end. */

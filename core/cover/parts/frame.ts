@@ -177,15 +177,11 @@ function withTieMarks(rail: Member, ties: readonly Member[]): Member {
 }
 
 /** A rail with a blind hole in the middle of its top edge at every mark, for the feet of hoops. */
-export function withHoles(rail: Member, depthMm: number, od: number): Member {
+export function withHoles(rail: Member, od: number): Member {
   return {
     ...rail,
     holes: rail.marks
       .filter((mark) => mark.label.startsWith('H'))
-      .map((mark) => ({
-        atMm: mark.atMm,
-        diameterMm: od + 1,
-        what: `blind hole, ${Math.round(depthMm)} mm deep, middle of the top edge`,
-      })),
+      .map((mark) => ({ atMm: mark.atMm, diameterMm: od + 1 })),
   };
 }

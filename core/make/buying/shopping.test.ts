@@ -4,7 +4,7 @@ import type { HardwareUse } from '../../cover/assembly/types';
 import type { SectionCuts } from '../cutting/bars';
 import type { SheetCuts } from '../cutting/panels';
 import type { RollPlan } from '../rolls/rolls';
-import { shoppingList } from './shopping';
+import { priceName, shoppingList } from './shopping';
 
 const use = (itemKey: string, count: number): HardwareUse => ({ itemKey, count, joint: `joint of ${count}` });
 const list = (hardware: readonly HardwareUse[], owned = {}, prices = {}, currency = 'USD') =>
@@ -89,6 +89,8 @@ test('of a bar and of a roll only what goes into the cover is used, the whole is
     used: roll.price / 4,
   });
   expect(made.used).toBeCloseTo(6.46 + roll.price / 4, 9);
+  // One bar is of the shelf: the money is what is left to pay.
+  expect([made.onHand, priceName(made)]).toEqual([true, 'Still to pay']);
 });
 
 test('sheets are bought whole by size, those on hand are not, and each line says what it is for', () => {
@@ -110,6 +112,7 @@ test('sheets are bought whole by size, those on hand are not, and each line says
   const none = { rolls: [], seams: [], tooWide: [] };
   const made = (owned: Readonly<Record<string, number>>) =>
     shoppingList([], [], none, sheets, {}, owned, SHIPPED, 'USD').lines;
+  expect(priceName(shoppingList([], [], none, { sheets: [], tooLarge: [] }, {}, {}, SHIPPED, 'USD'))).toBe('Price');
   expect(made({})).toHaveLength(2);
   expect(made({})[0]).toMatchObject({
     key: large.key,

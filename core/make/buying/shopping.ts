@@ -17,6 +17,9 @@ import type { SheetCuts } from '../cutting/panels';
 import { type Phrase, amount, phrase } from '../../base/figure';
 import { roundMoney } from '../../base/amount';
 
+/** What money of a shopping list is called: the whole price, or what is left of it to pay. */
+export const priceName = ({ onHand }: ShoppingList): string => (onHand ? 'Still to pay' : 'Price');
+
 /** One line of the shopping list. */
 export interface ShoppingLine {
   readonly key: string;
@@ -41,6 +44,8 @@ export interface ShoppingLine {
 
 export interface ShoppingList {
   readonly lines: readonly ShoppingLine[];
+  /** Whether some of what it takes is owned or on the shelf: then what is paid is only what is still to pay. */
+  readonly onHand: boolean;
   readonly paid: number;
   readonly used: number;
 }
@@ -190,6 +195,9 @@ export function shoppingList(
   lines.sort((a, b) => AISLE_KEYS.indexOf(a.aisle) - AISLE_KEYS.indexOf(b.aisle));
   return {
     lines,
+    onHand:
+      lines.some((l) => l.owned > 0) ||
+      [...cuts.flatMap((cut) => cut.bars), ...rolls.rolls, ...sheets.sheets].some((s) => s.fromShelf),
     paid: money(lines.reduce((sum, l) => sum + l.paid, 0)),
     used: money(lines.reduce((sum, l) => sum + l.used, 0)),
   };

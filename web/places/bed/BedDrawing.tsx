@@ -1,9 +1,10 @@
 import { type ReactNode, useMemo } from 'react';
 import styled from 'styled-components';
 import { type Bed, CORNERS, type Corner, type MeasureId } from '../../../core/site/bed';
-import { MEASURES } from '../../../core/site/measures';
+import { MEASURES, readMeasure } from '../../../core/site/measures';
 import type { Survey } from '../../../core/site/survey';
 import type { Result } from '../../../core/base/result';
+import { useUnits } from '../../app/hooks';
 import { LengthField } from '../../parts/TypedField';
 import { useSize } from '../../drawing/useSize';
 import { TapeLine } from './TapeLine';
@@ -95,6 +96,7 @@ function Drawing({
   width,
   height,
 }: BedDrawingProps & { readonly width: number; readonly height: number }): ReactNode {
+  const { length } = useUnits();
   const places = useMemo(() => {
     const corners = CORNERS.map((c) => s.corners[c]);
     const minX = Math.min(...corners.map((p) => p.x));
@@ -238,6 +240,7 @@ function Drawing({
           <LengthField
             label={isMeasured(p.id) ? p.label : `${p.label}, not measured yet`}
             valueMm={p.of(bed)}
+            read={(text) => readMeasure(bed, p.id, text, length)}
             onSet={(mm) => onTake(p.id, mm)}
             testId={`bed-${p.id}`}
           />

@@ -3,15 +3,34 @@ import styled from 'styled-components';
 import { formatLength } from '../../../core/base/length';
 import type { Result } from '../../../core/base/result';
 import type { Bed, MeasureId } from '../../../core/site/bed';
-import { MEASURES, type BedMeasure } from '../../../core/site/measures';
+import {
+  type Against,
+  MEASURES,
+  type BedMeasure,
+  measuredAgainst,
+  otherDiagonal,
+  readMeasure,
+} from '../../../core/site/measures';
 import type { PlanPoint, Survey } from '../../../core/site/survey';
 import { useUnits } from '../../app/hooks';
 import { useSize } from '../../drawing/useSize';
 import { LengthField } from '../../parts/TypedField';
 import { Button } from '../../parts/controls';
 import { TapeLine } from './TapeLine';
-import { type Draft, EMPTY, type Key, fraction, pressed, shownAs, valueOf } from './keypad';
-import { Toggle } from '../../parts/Toggle';
+import {
+  type Draft,
+  EMPTY,
+  type Key,
+  PAD_UNITS,
+  type PadUnit,
+  fraction,
+  inUnit,
+  isInches,
+  pressed,
+  shownAs,
+  valueOf,
+} from './keypad';
+import { Toggle, Toggles } from '../../parts/Toggle';
 
 const Page = styled.section`
   display: grid;
@@ -69,6 +88,16 @@ const Page = styled.section`
     font-size: 0.9375rem;
     min-height: 2.7rem;
   }
+  [role='radiogroup'] {
+    display: grid;
+    grid-auto-flow: column;
+    grid-auto-columns: 1fr;
+    gap: 0.35rem;
+  }
+  [role='radiogroup'] button {
+    min-height: 2.7rem;
+    padding: 0;
+  }
   .go {
     display: grid;
     grid-template-columns: 1fr 2fr;
@@ -85,6 +114,12 @@ const Page = styled.section`
   }
 `;
 
+const AGAINST = [
+  { value: 'itself', label: 'its length' },
+  { value: 'longer', label: 'longer by' },
+  { value: 'shorter', label: 'shorter by' },
+] as const;
+
 interface OneAtATimeProps {
   readonly bed: Bed;
   readonly survey: Survey;
@@ -95,14 +130,15 @@ interface OneAtATimeProps {
 
 /** One measure at a time, the drawing close to where the tape runs, on keys for gloves. */
 export function OneAtATime({ bed, survey, onTake, onDone }: OneAtATimeProps): ReactNode {
-  const { length: unit } = useUnits();
+  const { length: own } = useUnits();
+  const [unit, setUnit] = useState<PadUnit>(own);
+  const [against, setAgainst] = useState<Against>('itself');
   const [at, go] = useState(0);
   const [taken, take] = useState<ReadonlySet<string>>(new Set());
   const [draft, setDraft] = useState<Draft>(EMPTY);
   const [fault, setFault] = useState('');
   const measure = MEASURES[at];
   if (!measure) return null;
-  const imperial = unit === 'ftin' || unit === 'in';
   const press = (key: Key): void => {
     setFault('');
     setDraft(pressed(draft, key, unit));
@@ -110,6 +146,7 @@ export function OneAtATime({ bed, survey, onTake, onDone }: OneAtATimeProps): Re
   const move = (to: number): void => {
     setDraft(EMPTY);
     setFault('');
+    setAgainst('itself');
     if (to >= MEASURES.length) onDone();
     else go(Math.max(0, to));
   };
@@ -120,7 +157,8 @@ export function OneAtATime({ bed, survey, onTake, onDone }: OneAtATimeProps): Re
   };
   const next = (): void => {
     // Taken as it stands it is measured too.
-    const answer = set(valueOf(draft, unit) ?? measure.of(bed));
+    const typed = valueOf(draft, unit);
+    const answer = set(typed === undefined ? measure.of(bed) : measuredAgainst(bed, measure.id, against, typed));
     if (!answer.ok) return setFault(answer.faults[0]?.message ?? 'That cannot be.');
     move(at + 1);
   };
@@ -142,7 +180,7 @@ export function OneAtATime({ bed, survey, onTake, onDone }: OneAtATimeProps): Re
       <Close bed={bed} survey={survey} measure={measure} />
       <p>{measure.tip}</p>
       <output className={`value measure ${draft.fresh ? 'old' : ''}`} aria-live="polite">
-        {draft.fresh ? formatLength(measure.of(bed), unit) : shownAs(draft, unit)}
+        {draft.fresh ? formatLength(measure.of(bed), own) : shownAs(draft, unit)}
         <small>{!draft.fresh ? 'new' : bed.measured.includes(measure.id) ? 'as it is now' : 'not measured yet'}</small>
       </output>
       {fault && (
@@ -150,6 +188,25 @@ export function OneAtATime({ bed, survey, onTake, onDone }: OneAtATimeProps): Re
           {fault}
         </p>
       )}
+      {otherDiagonal(measure.id) && (
+        <Toggles
+          label="This diagonal against the other"
+          one
+          options={AGAINST}
+          chosen={[against]}
+          onChange={([to = 'itself']) => setAgainst(to)}
+        />
+      )}
+      <Toggles
+        label="Measured in"
+        one
+        options={PAD_UNITS.map((value) => ({ value, label: value === 'ftin' ? 'ft in' : value }))}
+        chosen={[unit]}
+        onChange={([to = own]) => {
+          setUnit(to);
+          setDraft(inUnit(draft, to));
+        }}
+      />
       <div className="keys" role="group" aria-label="Keys">
         {[7, 8, 9].map(digit)}
         <Button aria-label="Take back the last key" onPress={() => press('back')}>
@@ -173,7 +230,7 @@ export function OneAtATime({ bed, survey, onTake, onDone }: OneAtATimeProps): Re
         )}
         <span />
         {digit(0)}
-        {unit === 'cm' ? (
+        {unit === 'cm' || unit === 'm' ? (
           <Button aria-label="Decimal point" onPress={() => press('point')}>
             .
           </Button>
@@ -182,7 +239,7 @@ export function OneAtATime({ bed, survey, onTake, onDone }: OneAtATimeProps): Re
         )}
         <span />
       </div>
-      {imperial && (
+      {isInches(unit) && (
         <div className="keys parts" role="group" aria-label="Sixteenths of an inch">
           {Array.from({ length: 16 }, (_, n) => (
             <Toggle
@@ -205,7 +262,14 @@ export function OneAtATime({ bed, survey, onTake, onDone }: OneAtATimeProps): Re
       </div>
       <p>
         Or typed, or spoken to your keyboard:{' '}
-        <LengthField label={measure.label} valueMm={measure.of(bed)} boxed onSet={set} />
+        <LengthField
+          label={measure.label}
+          valueMm={measure.of(bed)}
+          boxed
+          read={(text) => readMeasure(bed, measure.id, text, own)}
+          onSet={set}
+          onEnter={() => move(at + 1)}
+        />
       </p>
       <Button onPress={onDone}>The whole drawing</Button>
     </Page>

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
-import { MM_PER_INCH, type LengthUnit } from '../../../core/base/length';
-import { EMPTY, type Key, fraction, pressed, shownAs, valueOf } from './keypad';
+import { MM_PER_INCH } from '../../../core/base/length';
+import { EMPTY, type Key, PAD_UNITS, type PadUnit, fraction, inUnit, pressed, shownAs, valueOf } from './keypad';
 
-const keys = (unit: LengthUnit, ...list: readonly (Key | string)[]) =>
+const keys = (unit: PadUnit, ...list: readonly (Key | string)[]) =>
   list.reduce<typeof EMPTY>(
     (d, k) => pressed(d, typeof k === 'string' && /^\d$/.test(k) ? { digit: k } : (k as Key), unit),
     EMPTY,
@@ -43,16 +43,23 @@ test('nothing that is pressed breaks it', () => {
     fc.constantFrom<Key>({ to: 'feet' }, { to: 'inches' }, 'point', 'back'),
   );
   fc.assert(
-    fc.property(
-      fc.array(key, { maxLength: 30 }),
-      fc.constantFrom<LengthUnit>('ftin', 'in', 'cm', 'mm'),
-      (list, unit) => {
-        const d = keys(unit, ...list);
-        const value = valueOf(d, unit);
-        expect(value === undefined || (Number.isFinite(value) && value >= 0)).toBe(true);
-        expect(shownAs(d, unit)).not.toContain('NaN');
-      },
-    ),
+    fc.property(fc.array(key, { maxLength: 30 }), fc.constantFrom<PadUnit>(...PAD_UNITS), (list, unit) => {
+      const d = keys(unit, ...list);
+      const value = valueOf(d, unit);
+      expect(value === undefined || (Number.isFinite(value) && value >= 0)).toBe(true);
+      expect(shownAs(d, unit)).not.toContain('NaN');
+    }),
   );
   expect([0, 1, 2, 4, 6, 8, 12].map(fraction)).toEqual(['', '1/16', '1/8', '1/4', '3/8', '1/2', '3/4']);
+});
+
+test('a unit pressed after its figure leaves the figure as it was pressed', () => {
+  const d = keys('ftin', '1', '6', '8');
+  expect(valueOf(inUnit(d, 'cm'), 'cm')).toBe(1680);
+  expect(valueOf(inUnit(d, 'mm'), 'mm')).toBe(168);
+  expect(valueOf(inUnit(inUnit(d, 'in'), 'ftin'), 'ftin')).toBeCloseTo(168 * 12 * MM_PER_INCH, 9);
+  expect(valueOf(keys('m', '1', 'point', '6', '8'), 'm')).toBeCloseTo(1680, 9);
+  // A part of an inch means nothing in centimetres.
+  expect(valueOf(inUnit(keys('in', '6', { sixteenths: 8 }), 'cm'), 'cm')).toBe(60);
+  for (const unit of PAD_UNITS) expect(valueOf(inUnit(EMPTY, unit), unit)).toBeUndefined();
 });

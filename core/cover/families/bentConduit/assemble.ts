@@ -128,7 +128,7 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
   const f: HoopFrame = {
     ...found.value,
     hoops: hoops.map((h) => ({ ...h, marks: bendMarks(found.value.bends, a.legDepthMm) })),
-    frame: { ...frame, rails: frame.rails.map((r) => withHoles(r, a.legDepthMm, od)) },
+    frame: { ...frame, rails: frame.rails.map((r) => withHoles(r, od)) },
   };
   const { rails, endBoards, ties } = f.frame;
   const furring = furringStages(a, f, stock(site, FURRING));

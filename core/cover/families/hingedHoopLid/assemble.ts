@@ -64,7 +64,7 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
   if (!found.ok) return found;
   const frame =
     a.feet === 'holes'
-      ? { ...found.value.frame, rails: found.value.frame.rails.map((m) => withHoles(m, railTop - feet.footZ, od)) }
+      ? { ...found.value.frame, rails: found.value.frame.rails.map((m) => withHoles(m, od)) }
       : found.value.frame;
   const f = { ...found.value, frame };
   const { hoop, hoops, covered } = f;
