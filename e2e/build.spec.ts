@@ -14,7 +14,7 @@ test('building keeps its place and its ticks over a reload, with marks and cauti
   await page.getByRole('button', { name: /Bend the hoops in/ }).click();
   await expect(page.getByRole('note', { name: 'Caution' })).toContainText('eye protection');
   // Five hoops, a strap at each foot with two screws.
-  await expect(page.getByText('Have to hand: 10 × two-hole pipe strap, 20 × exterior screw 1 in.')).toBeVisible();
+  await expect(page.getByText('Have at hand: 10 × two-hole pipe strap, 20 × exterior screw 1 in.')).toBeVisible();
   const box = page.getByRole('checkbox').first();
   await box.check({ force: true });
   await page.waitForTimeout(400);

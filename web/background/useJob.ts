@@ -55,12 +55,14 @@ export function useJob<K extends JobKind>(
   const dispatch = useAppDispatch();
   const [asked, ask] = useState(wanted);
   const [again, setAgain] = useState(0);
+  const [begun, setBegun] = useState<string>();
   const answer = useApp(useMemo(() => jobsApi.endpoints.job.select(asked ?? skipToken), [asked]));
   const progress = useApp((s) => (asked === undefined ? undefined : s.progress[asked])) as
     BestSoFar<JobAnswer<K>> | undefined;
   // The base query gives no other error. What nobody waited for is asked for anew.
   const error = answer.isError ? (answer.error as JobError) : undefined;
-  const failed = error?.why === 'left' ? undefined : error;
+  // What failed when another place asked it is asked again here, and shown as that.
+  const failed = error?.why === 'left' || begun !== asked ? undefined : error;
   const pending = asked !== undefined && !answer.isSuccess && !failed;
   if (asked !== wanted && !(live && pending)) ask(wanted);
 
@@ -73,6 +75,7 @@ export function useJob<K extends JobKind>(
     const timer = setTimeout(() => {
       const done = awaitJob(asked);
       const held = dispatch(jobsApi.endpoints.job.initiate(asked));
+      setBegun(asked);
       leave = () => {
         held.unsubscribe();
         done();
