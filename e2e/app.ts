@@ -28,7 +28,7 @@ export function price(page: Page) {
 
 /** The price when its cuts are proven: until then the quick rule's stands there, marked so. */
 export async function provenPrice(page: Page): Promise<string> {
-  await expect(price(page)).toContainText(/^Price[^≈\d]*\d/);
+  await expect(price(page)).toContainText(/^(Price|Still to pay)[^≈\d]*\d/);
   return (await price(page).textContent()) ?? '';
 }
 
