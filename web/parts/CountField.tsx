@@ -17,9 +17,9 @@ export function CountField({ label, unit, count, onSet }: CountProps): ReactNode
   const units = useUnits();
   const { sign, per } = unit === 'm' ? unitOf('coil', units) : { sign: '', per: 1 };
   return (
-    <>
+    <span style={{ whiteSpace: 'nowrap' }}>
       <NumberField label={label} value={count * per} decimals={0} min={0} max={100000} onSet={(n) => onSet(n / per)} />
       {sign && ` ${sign}`}
-    </>
+    </span>
   );
 }

@@ -5,7 +5,8 @@ import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import type { Cover } from '../../../core/garden/garden';
 import { shoppingCsv, shoppingText } from '../../../core/show/csv';
-import { formatMoney } from '../../../core/base/amount';
+import { formatFully, formatMoney } from '../../../core/base/amount';
+import { countOf } from '../../../core/catalog/counted';
 import { PlaceHead } from '../../app/PlaceHead';
 import { Strip } from '../../app/Strip';
 import { useAwake } from '../../app/awake';
@@ -127,7 +128,9 @@ export function Cart(): ReactNode {
                   .filter((l) => l.leftOver > 0)
                   .map((l) => (
                     <li key={l.key}>
-                      <span className="measure">{l.leftOver}</span> {l.name}
+                      <span className="measure">{formatFully(l.leftOver, countOf(l.unit, 0).quantity, units)}</span>{' '}
+                      {l.unit === 'm' && 'of '}
+                      {l.name}
                     </li>
                   ))}
               </ul>
