@@ -109,7 +109,7 @@ export const degreesIn = (c: number, { temperature }: Pick<Preferences, 'tempera
 export const celsiusOf = (degrees: number, { temperature }: Pick<Preferences, 'temperature'>): number =>
   temperature === 'F' ? (degrees - 32) / 1.8 : degrees;
 
-export const METERS_PER_FOOT = (12 * MM_PER_INCH) / 1000;
+export const METERS_PER_FOOT = 0.3048;
 
 /** More wet snow than this lies on no garden. */
 const MOST_SNOW = { imperialMm: 6 * 304.8, metricMm: 2000 } as const;
@@ -182,6 +182,11 @@ export interface Unit {
   readonly per: number;
 }
 
+const FEET_OR_METERS = [
+  { sign: 'ft', name: 'feet', per: 1 / METERS_PER_FOOT },
+  { sign: 'm', name: 'meters', per: 1 },
+] as const;
+
 const UNITS = {
   speed: [
     { sign: 'mph', name: 'miles an hour', per: MPH_PER_M_PER_S },
@@ -196,14 +201,8 @@ const UNITS = {
     { sign: 'kPa', name: 'kilopascals', per: 1e-3 },
   ],
   /** Above the sea, in m. */
-  elevation: [
-    { sign: 'ft', name: 'feet', per: 1 / METERS_PER_FOOT },
-    { sign: 'm', name: 'meters', per: 1 },
-  ],
-  coil: [
-    { sign: 'ft', name: 'feet', per: 1 / METERS_PER_FOOT },
-    { sign: 'm', name: 'meters', per: 1 },
-  ],
+  elevation: FEET_OR_METERS,
+  coil: FEET_OR_METERS,
 } as const;
 
 /**

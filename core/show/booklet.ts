@@ -73,6 +73,8 @@ function shopping(pen: Pen, o: BookletOptions, p: Preferences): void {
 
 /** Room for a step's drawing, points. */
 const STEP_DRAWING = { width: 190, height: 130 } as const;
+/** A step that is higher than this is not kept whole: a new page would not hold it either, points. */
+const MOST_KEPT = 640;
 /** Letters of the tags on it, points. */
 const TAG_SIZE = 7;
 
@@ -144,7 +146,8 @@ function stepBlock(
   const beside = drawing ? drawing.height + 6 : 0;
   const pieces = marked.filter((m) => !shown.has(m.tag)).map((m) => markedPiece(m, pen.width, p.length, onPaper(pen)));
   for (const m of marked) shown.add(m.tag);
-  pen.ensureSpace(Math.max(words, beside) + pieces.reduce((sum, list) => sum + list.height + 4, 0) + 12);
+  const high = Math.max(words, beside) + pieces.reduce((sum, list) => sum + list.height + 4, 0) + 12;
+  pen.ensureSpace(Math.min(high, MOST_KEPT));
   const top = pen.y - 6;
   drawing?.paint(pen, top - 6);
   pen.y = top;

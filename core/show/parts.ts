@@ -3,6 +3,7 @@ import { type Preferences, formatAmount } from '../base/amount';
 import { formatLength } from '../base/length';
 import { capital } from '../base/figure';
 import { hardwareItem } from '../catalog/catalog';
+import { countsByItem } from '../catalog/counted';
 import type { HardwareItem } from '../catalog/types';
 import { sheetSize } from '../make/rolls/rolls';
 import type { Assessment } from '../assessment';
@@ -50,10 +51,8 @@ export function partsOf({ assembly: a, also, site: { catalog } }: Assessment, un
     );
   }
   for (const b of a.blocks) add(capital(b.part), '', b.tag);
-  const small = new Map<string, number>();
-  for (const h of [...a.hardware, ...also]) small.set(h.itemKey, (small.get(h.itemKey) ?? 0) + h.count);
   const blocks = new Set(a.blocks.map((b) => b.itemKey));
-  const things = [...small].flatMap(([key, count]): readonly PartLine[] =>
+  const things = [...countsByItem([...a.hardware, ...also])].flatMap(([key, count]): readonly PartLine[] =>
     blocks.has(key) ? [] : [thing(hardwareItem(catalog, key), count)],
   );
   return [...lines.values(), ...things];

@@ -50,7 +50,7 @@ test('pieces behind one another are named together, in the order of their number
     [0, 0],
     [100, 0],
   ];
-  const shapes = [pipe('H10', line, ['H9', 'H8', 'H9']), board('B2', 0, 500, 100, 20), board('B1', 3, 500, 100, 20)];
+  const shapes = [pipe('H10', line, ['H9', 'H8']), board('B2', 0, 500, 100, 20), board('B1', 3, 500, 100, 20)];
   const texts = pieceTags(shapes, new Set(['H8', 'H9', 'H10', 'B1', 'B2']), painter).map((t) => t.text);
   expect(texts).toEqual(['H8 to H10', 'B1, B2']);
 });

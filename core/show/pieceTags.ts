@@ -4,7 +4,7 @@ import { sayTags } from '../cover/guide/tags';
 import { type Drawn, bounds } from './project';
 
 /** A tag where it is written: the middle of its letters, in the units that it was placed in. */
-export interface PieceTag {
+interface PieceTag {
   readonly text: string;
   readonly at: Flat;
 }
@@ -64,7 +64,7 @@ function seenAsOne(shapes: readonly Drawn[], play: ReadonlySet<string>): readonl
   const groups = new Map<string, { shape: Drawn; tags: string[] }>();
   const placed = new Set<string>();
   for (const shape of shapes) {
-    const tags = [...new Set([shape.tag, ...(shape.behind ?? [])])].filter((tag) => play.has(tag) && !placed.has(tag));
+    const tags = [shape.tag, ...(shape.behind ?? [])].filter((tag) => play.has(tag) && !placed.has(tag));
     if (tags.length === 0) continue;
     for (const tag of tags) placed.add(tag);
     const key = Object.values(bounds([shape]))

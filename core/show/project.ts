@@ -146,14 +146,14 @@ function bedShapes(bed: Bed, survey: Survey, view: View): Drawn[] {
 
 /** Shapes without those that others cover exactly, whose tags these keep. */
 function drawnOnce(shapes: readonly Drawn[]): readonly Drawn[] {
-  const groups = new Map<string, Drawn[]>();
+  const seen = new Map<string, { readonly shape: Drawn; readonly behind: Set<string> }>();
   for (const d of shapes) {
     const key = `${d.stuff}${d.points.map(([u, v]) => `${Math.round(u)},${Math.round(v)}`).join(' ')}`;
-    groups.set(key, [...(groups.get(key) ?? []), d]);
+    const known = seen.get(key);
+    if (!known) seen.set(key, { shape: d, behind: new Set() });
+    else if (d.tag !== known.shape.tag) known.behind.add(d.tag);
   }
-  return [...groups.values()].flatMap(([first, ...behind]) =>
-    first ? [behind.length > 0 ? { ...first, behind: [...new Set(behind.map((d) => d.tag))] } : first] : [],
-  );
+  return [...seen.values()].map(({ shape, behind }) => (behind.size > 0 ? { ...shape, behind: [...behind] } : shape));
 }
 
 /** Whether a shape stands for one of some pieces. */

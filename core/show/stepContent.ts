@@ -1,7 +1,7 @@
 /** What a step says and shows, once for the screen and for paper. */
 import { type Phrase, joinPhrases, phrase } from '../base/figure';
 import { hardwareItem } from '../catalog/catalog';
-import { countOf } from '../catalog/counted';
+import { countOf, countsByItem } from '../catalog/counted';
 import { toolName } from '../catalog/handTools';
 import type { BuildStep, Member } from '../cover/assembly/types';
 import type { CoverLayout } from '../layout';
@@ -28,9 +28,8 @@ const MOST_MARKED = 4;
 
 /** What a step takes of the shopping list, each thing once with its count. */
 function takenItems({ takes }: BuildStep, { site: { catalog } }: CoverLayout): readonly Phrase[] {
-  return [...new Set(takes.map((t) => t.itemKey))].map((key) => {
+  return [...countsByItem(takes)].map(([key, count]) => {
     const { name, unit } = hardwareItem(catalog, key);
-    const count = takes.reduce((sum, t) => sum + (t.itemKey === key ? t.count : 0), 0);
     return phrase`${countOf(unit, count)} ${unit === 'm' ? 'of' : '\u00d7'} ${name}`;
   });
 }

@@ -6,6 +6,7 @@ const check = (id: string, rest: Partial<Check>): Check =>
 const HOLDS = check('sheet', {});
 const TIGHT = check('bend', { verdict: 'tight' });
 const FAILS = check('snow', { verdict: 'fails' });
+const HEED = check('cold bend', { kind: 'caution', verdict: 'tight' });
 const UNJUDGED = check('span', { kind: 'unjudged', verdict: 'tight' });
 
 test('the worst is said first and counted; what is not judged is never said to hold', () => {
@@ -16,5 +17,10 @@ test('the worst is said first and counted; what is not judged is never said to h
   });
   expect(planVerdict([HOLDS, TIGHT, UNJUDGED]).line).toBe('No check fails, but 1 thing is not judged.');
   expect(planVerdict([HOLDS, TIGHT, TIGHT]).line).toBe('It holds, but 2 checks are tight.');
+  // Advice is among what wants something done, and takes nothing from what holds.
+  expect(planVerdict([HOLDS, HEED])).toMatchObject({
+    line: 'It holds, with room to spare in every check.',
+    open: [HEED],
+  });
   expect(planVerdict([HOLDS]).line).toBe('It holds, with room to spare in every check.');
 });

@@ -1,4 +1,4 @@
-import { type Check, checkStatus } from '../judge/strength/check';
+import { type Check, type CheckStatus, checkStatus } from '../judge/strength/check';
 
 /** What all checks of a cover come to: a line, the checks that want something done, the others. */
 interface PlanVerdict {
@@ -9,10 +9,10 @@ interface PlanVerdict {
 
 /** Sums up the checks of a cover. What is not judged is never said to hold. */
 export function planVerdict(checks: readonly Check[]): PlanVerdict {
-  const of = (status: string): readonly Check[] => checks.filter((c) => checkStatus(c) === status);
-  const [fails, unjudged, tight] = [of('fails'), of('unjudged'), of('tight')];
+  const of = (status: CheckStatus): readonly Check[] => checks.filter((c) => checkStatus(c) === status);
+  const [fails, unjudged, tight, heed] = [of('fails'), of('unjudged'), of('tight'), of('heed')];
   const many = ({ length: n }: readonly Check[], one: string, more: string): string => `${n} ${n === 1 ? one : more}`;
-  const open = [...fails, ...unjudged, ...tight];
+  const open = [...fails, ...unjudged, ...tight, ...heed];
   return {
     line:
       fails.length > 0

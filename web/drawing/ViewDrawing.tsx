@@ -266,6 +266,7 @@ export function ViewDrawing(props: ViewProps): ReactNode {
     [o.assembly, view, joints],
   );
   const inPlay = play && new Set(play);
+  const alight = new Set(lit);
   const said = marks.find((x) => x.id === picked)?.text;
   const held = of.dimensions.find((d) => d.id === pulling?.now?.id);
   const name = `${NAMES[view]}, 1 : ${scaleText(layout.scale)}`;
@@ -300,7 +301,7 @@ export function ViewDrawing(props: ViewProps): ReactNode {
           </g>
         ))}
         {frame.shapes
-          .filter((drawn) => drawn.tag !== '' && showsOneOf(drawn, new Set(lit)))
+          .filter((drawn) => drawn.tag !== '' && showsOneOf(drawn, alight))
           .map((drawn, i) => (
             <Outlined key={i} drawn={drawn} sheet={sheet} className="lit" />
           ))}

@@ -106,7 +106,7 @@ export function StepCard({ outline: o, step, number, of, width, done, onTick }: 
           joints={step.joints}
         />
       )}
-      {drawn && <CloseUps outline={o} step={step} of={view} width={width} />}
+      {step.id !== 'cut' && <CloseUps outline={o} step={step} of={view} width={width} />}
       {marked.map((x) => (
         <MarkedPiece key={x.tag} member={x} width={width} />
       ))}
